@@ -1,0 +1,108 @@
+package org.nineveils.cli;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import org.nineveils.document.Json;
+import org.nineveils.document.PaintJson;
+import org.nineveils.mask.Paint;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureException;
+import org.nineveils.picture.PictureFormat;
+import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.PictureWriter;
+import org.nineveils.release.Release;
+import org.nineveils.release.ReleaseException;
+import org.nineveils.release.ReleaseReader;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Renderer;
+import org.nineveils.stack.Stack;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+/** Wears an effect of a release on a photo. */
+@Command(
+    name = "apply",
+    description = "Applies an effect of a release to a photo, at full size.",
+    mixinStandardHelpOptions = true)
+final class ApplyCommand implements Callable<Integer> {
+  @Spec private CommandSpec spec;
+
+  @Option(names = "--release", required = true, description = "the release file")
+  private Path release;
+
+  @Option(names = "--effect", required = true, description = "name of the effect")
+  private String effect;
+
+  @Option(names = "--photo", required = true, description = "JPEG, PNG or TIFF to apply it to")
+  private Path photo;
+
+  @Option(
+      names = "--out",
+      required = true,
+      description = "file to write: .jpg, .png or .tif (16 bits a channel)")
+  private Path out;
+
+  @Option(
+      names = "--opacity",
+      defaultValue = "1",
+      description = "opacity of the effect as a whole, 0..1 (start: ${DEFAULT-VALUE})")
+  private double opacity;
+
+  @Option(
+      names = "--paint",
+      description = "JSON file with strokes by veil, as saved at the desk; see docs/format.md")
+  private Path paint;
+
+  @Override
+  public Integer call() {
+    if (!(opacity >= 0 && opacity <= 1)) {
+      throw new IllegalArgumentException(
+          "--opacity must be between 0 and 1, but was %s.".formatted(opacity));
+    }
+    PictureFormat format = PictureFormat.ofName(String.valueOf(out.getFileName()));
+    Release.EffectPart part = ReleaseReader.read(release).effect(effect);
+    Map<String, Paint> strokes = strokes();
+    Picture source = PictureReader.read(photo);
+    Stack stack = Stack.of(new Bundle(part.effect().veils(), strokes, opacity));
+    write(PictureWriter.write(Renderer.render(source, stack), format));
+    spec.commandLine()
+        .getOut()
+        .printf("“%s” on %s: %s written.%n", part.name(), photo.getFileName(), out);
+    return 0;
+  }
+
+  private Map<String, Paint> strokes() {
+    if (paint == null) {
+      return Map.of();
+    }
+    try {
+      String text = Files.readString(paint, StandardCharsets.UTF_8);
+      return PaintJson.parse(Json.read(text, "“%s”".formatted(paint.getFileName())));
+    } catch (IOException e) {
+      throw new ReleaseException("“%s” could not be read.".formatted(paint), e);
+    }
+  }
+
+  /** Writes beside the target and then moves, so that a stopped run leaves no half picture. */
+  private void write(byte[] bytes) {
+    Path folder = out.toAbsolutePath().getParent();
+    try {
+      Path part = Files.createTempFile(folder, ".nv-", ".part");
+      try {
+        Files.write(part, bytes);
+        Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
+      } finally {
+        Files.deleteIfExists(part);
+      }
+    } catch (IOException e) {
+      throw new PictureException("“%s” could not be written.".formatted(out), e);
+    }
+  }
+}

@@ -1,0 +1,53 @@
+package org.nineveils.cli;
+
+import java.io.PrintWriter;
+import org.nineveils.document.DocumentException;
+import org.nineveils.picture.PictureException;
+import org.nineveils.release.ReleaseException;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/**
+ * Entry point. Exit status: 0 done, 1 the file or the request is at fault (one plain sentence on
+ * standard error), 2 the command was typed wrongly.
+ */
+@Command(
+    name = "nv",
+    description = "Nine Veils on the command line.",
+    mixinStandardHelpOptions = true,
+    version = "Nine Veils 0.1",
+    subcommands = {CheckCommand.class, ApplyCommand.class, EffectsCommand.class})
+public final class Main {
+  private Main() {}
+
+  public static void main(String[] args) {
+    System.exit(run(new PrintWriter(System.out, true), new PrintWriter(System.err, true), args));
+  }
+
+  /** Runs a command and gives its exit status; what it prints goes to the two writers. */
+  public static int run(PrintWriter out, PrintWriter err, String... args) {
+    CommandLine line = new CommandLine(new Main());
+    line.setOut(out);
+    line.setErr(err);
+    line.setExecutionExceptionHandler(
+        (fault, command, parsed) -> {
+          if (!isUsersFile(fault)) {
+            throw fault;
+          }
+          command.getErr().println(fault.getMessage());
+          return 1;
+        });
+    if (args.length == 0) {
+      line.usage(err);
+      return 2;
+    }
+    return line.execute(args);
+  }
+
+  private static boolean isUsersFile(Exception fault) {
+    return fault instanceof PictureException
+        || fault instanceof ReleaseException
+        || fault instanceof DocumentException
+        || fault instanceof IllegalArgumentException;
+  }
+}

@@ -1,0 +1,2 @@
+/** The command line: checks releases and applies their effects, on core alone. */
+package org.nineveils.cli;

@@ -1,0 +1,74 @@
+package org.nineveils.document;
+
+import java.util.List;
+import java.util.Map;
+import org.nineveils.catalogue.Kinds;
+import org.nineveils.mask.Cover;
+import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.Effect;
+import org.nineveils.veil.SettingValues;
+import org.nineveils.veil.Veil;
+import org.nineveils.veil.VeilKind;
+
+/** Effects as JSON; the fields are described in {@code docs/format.md}. */
+public final class EffectJson {
+  private EffectJson() {}
+
+  /** The effect as JSON takes it. */
+  public static Map<String, Object> format(Effect effect) {
+    return Json.object(
+        "edition",
+        effect.edition(),
+        "note",
+        effect.note(),
+        "veils",
+        effect.veils().stream().map(EffectJson::formatVeil).toList());
+  }
+
+  private static Map<String, Object> formatVeil(Veil veil) {
+    return Json.object(
+        "id", veil.id(),
+        "name", veil.name(),
+        "kind", veil.kind().id(),
+        "blend", veil.blend().id(),
+        "opacity", veil.opacity(),
+        "lifted", veil.lifted(),
+        "mask", Json.object("cover", veil.cover().id()),
+        "meantFor", veil.meantFor(),
+        "settings", veil.settings().format());
+  }
+
+  /**
+   * Reads an effect.
+   *
+   * @param fields the document; fields that are not an effect's must have been taken out
+   * @throws DocumentException naming the place and the fault
+   */
+  public static Effect parse(Fields fields) {
+    fields.only("edition", "note", "veils");
+    int edition = fields.whole("edition");
+    String note = fields.text("note", "");
+    // The edition first: a newer one may hold kinds that this build cannot know.
+    fields.build(() -> new Effect(List.of(), note, edition));
+    List<Veil> veils = fields.objects("veils", EffectJson::parseVeil);
+    return fields.build(() -> new Effect(veils, note, edition));
+  }
+
+  private static Veil parseVeil(Fields f) {
+    f.only("id", "name", "kind", "blend", "opacity", "lifted", "mask", "meantFor", "settings");
+    return f.build(
+        () -> {
+          VeilKind kind = Kinds.ofId(f.text("kind"));
+          return new Veil(
+              f.text("id"),
+              f.text("name"),
+              kind,
+              SettingValues.parse(kind.settings(), f.object("settings").raw()),
+              BlendMode.ofId(f.text("blend")),
+              f.number("opacity"),
+              f.flag("lifted", false),
+              Cover.ofId(f.object("mask").only("cover").text("cover")),
+              f.text("meantFor", ""));
+        });
+  }
+}

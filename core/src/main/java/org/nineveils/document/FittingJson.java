@@ -1,0 +1,66 @@
+package org.nineveils.document;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.nineveils.kit.Fitting;
+import org.nineveils.kit.Worn;
+
+/** Fittings as JSON. */
+public final class FittingJson {
+  private FittingJson() {}
+
+  /** The fitting as JSON takes it. */
+  public static Map<String, Object> format(Fitting fitting) {
+    return Json.object("worn", fitting.worn().stream().map(FittingJson::one).toList());
+  }
+
+  private static Map<String, Object> one(Worn w) {
+    Map<String, Object> changes = new LinkedHashMap<>();
+    w.changes().entrySet().stream()
+        .sorted(Map.Entry.comparingByKey())
+        .forEach(
+            e ->
+                changes.put(
+                    e.getKey(),
+                    Json.object(
+                        "opacity", e.getValue().opacity(), "lifted", e.getValue().lifted())));
+    return Json.object(
+        "effect", w.effect(),
+        "opacity", w.opacity(),
+        "lifted", w.lifted(),
+        "veils", changes,
+        "paint", PaintJson.format(w.paint()));
+  }
+
+  /**
+   * Reads a fitting.
+   *
+   * @throws DocumentException naming the place and the fault
+   */
+  public static Fitting parse(Fields fields) {
+    fields.only("worn");
+    var worn = fields.objects("worn", FittingJson::parseWorn);
+    return fields.build(() -> new Fitting(worn));
+  }
+
+  private static Worn parseWorn(Fields f) {
+    f.only("effect", "opacity", "lifted", "veils", "paint");
+    Fields veils = f.object("veils");
+    Map<String, Worn.VeilChange> changes = new LinkedHashMap<>();
+    for (String id : veils.names()) {
+      Fields change = veils.object(id).only("opacity", "lifted");
+      changes.put(
+          id,
+          change.build(
+              () -> new Worn.VeilChange(change.number("opacity"), change.flag("lifted", false))));
+    }
+    return f.build(
+        () ->
+            new Worn(
+                f.text("effect"),
+                f.number("opacity"),
+                f.flag("lifted", false),
+                changes,
+                PaintJson.parse(f.object("paint"))));
+  }
+}

@@ -1,0 +1,48 @@
+package org.nineveils.mask;
+
+/** Where a veil covers before anything is painted. */
+public enum Cover {
+  /** The whole picture. */
+  EVERYWHERE("everywhere", "Everywhere", 1),
+  /** Starts hidden and is brushed on where wanted. */
+  BRUSH_ON("brush-on", "Brush on", 0);
+
+  private final String id;
+  private final String label;
+  private final float base;
+
+  Cover(String id, String label, float base) {
+    this.id = id;
+    this.label = label;
+    this.base = base;
+  }
+
+  /** Name in files. */
+  public String id() {
+    return id;
+  }
+
+  /** Name on screens. */
+  public String label() {
+    return label;
+  }
+
+  /** Coverage where nothing is painted, 0 or 1. */
+  public float base() {
+    return base;
+  }
+
+  /**
+   * The cover of that name.
+   *
+   * @throws IllegalArgumentException with a sentence if there is none
+   */
+  public static Cover ofId(String id) {
+    for (Cover cover : values()) {
+      if (cover.id.equals(id)) {
+        return cover;
+      }
+    }
+    throw new IllegalArgumentException("There is no mask “%s”.".formatted(id));
+  }
+}

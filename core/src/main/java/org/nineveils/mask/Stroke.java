@@ -1,0 +1,51 @@
+package org.nineveils.mask;
+
+import java.util.List;
+
+/**
+ * One pull of the brush.
+ *
+ * @param points way of the brush: x, y, x, y … as shares of the long side from the top left corner
+ * @param size diameter as a share of the long side, {@value #MIN_SIZE}…{@value #MAX_SIZE}
+ * @param softness 0 (hard rim) … 1 (soft to the middle)
+ * @param strength the most that this stroke can cover, 0…1
+ * @param flow how much one passage of the brush lays down, 0…1 (1: all at once)
+ * @param reveal true shows the veil, false hides it
+ */
+public record Stroke(
+    List<Double> points,
+    double size,
+    double softness,
+    double strength,
+    double flow,
+    boolean reveal) {
+  public static final double MIN_SIZE = 0.001;
+  public static final double MAX_SIZE = 1;
+
+  /** Most numbers in a stroke: some minutes of painting without lifting the hand. */
+  public static final int MAX_NUMBERS = 20_000;
+
+  private static final double FARTHEST = 3;
+
+  public Stroke {
+    points = List.copyOf(points);
+    if (points.size() < 2 || points.size() % 2 != 0 || points.size() > MAX_NUMBERS) {
+      throw new IllegalArgumentException(
+          "A stroke must have 1 to %d points of two numbers each.".formatted(MAX_NUMBERS / 2));
+    }
+    for (double p : points) {
+      check("A point of a stroke", p, -FARTHEST, FARTHEST);
+    }
+    check("Brush size", size, MIN_SIZE, MAX_SIZE);
+    check("Brush softness", softness, 0, 1);
+    check("Brush strength", strength, 0, 1);
+    check("Brush flow", flow, 0, 1);
+  }
+
+  private static void check(String what, double value, double min, double max) {
+    if (!(value >= min && value <= max)) {
+      throw new IllegalArgumentException(
+          "%s must be between %s and %s, but was %s.".formatted(what, min, max, value));
+    }
+  }
+}

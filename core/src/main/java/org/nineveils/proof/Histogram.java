@@ -1,0 +1,47 @@
+package org.nineveils.proof;
+
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.Quantise;
+
+/**
+ * How often each 8-bit tone occurs in a picture.
+ *
+ * @param red 256 counts
+ * @param green 256 counts
+ * @param blue 256 counts
+ */
+@SuppressWarnings("ArrayRecordComponent") // three planes of counts, handed over
+public record Histogram(long[] red, long[] green, long[] blue) {
+  private static final int TONES = 256;
+
+  /** Counts a picture's tones. */
+  public static Histogram of(Picture picture) {
+    return new Histogram(count(picture.r()), count(picture.g()), count(picture.b()));
+  }
+
+  /** Share of pixels, 0…1, whose value is the lightest tone, averaged over the channels. */
+  public double blown() {
+    return share(TONES - 1);
+  }
+
+  /** Share of pixels, 0…1, whose value is the darkest tone, averaged over the channels. */
+  public double blocked() {
+    return share(0);
+  }
+
+  private double share(int tone) {
+    long all = 0;
+    for (long n : red) {
+      all += n;
+    }
+    return (red[tone] + green[tone] + blue[tone]) / (3.0 * all);
+  }
+
+  private static long[] count(float[] plane) {
+    long[] n = new long[TONES];
+    for (float v : plane) {
+      n[Quantise.to8(v)]++;
+    }
+    return n;
+  }
+}

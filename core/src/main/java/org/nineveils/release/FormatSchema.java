@@ -1,0 +1,182 @@
+package org.nineveils.release;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.nineveils.catalogue.Kinds;
+import org.nineveils.document.Json;
+import org.nineveils.kit.Names;
+import org.nineveils.kit.StackingRule;
+import org.nineveils.mask.Cover;
+import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.CurveSetting;
+import org.nineveils.veil.Effect;
+import org.nineveils.veil.NumberSetting;
+import org.nineveils.veil.Setting;
+import org.nineveils.veil.Veil;
+import org.nineveils.veil.VeilKind;
+
+/** JSON Schemas (draft 2020-12) of the files in a release, derived from the setting descriptors. */
+public final class FormatSchema {
+  private static final String DRAFT = "https://json-schema.org/draft/2020-12/schema";
+
+  private FormatSchema() {}
+
+  /** Schema of an effect's file. */
+  public static String effect() {
+    Map<String, Object> schema =
+        object(
+            Json.object(
+                "edition", Json.object("type", "integer", "minimum", 1),
+                "note", text(0, Effect.MAX_NOTE),
+                "veils", listOf(veil(), 0, Effect.MAX_VEILS)),
+            List.of("edition", "veils"));
+    return document("Effect of a Nine Veils release", schema);
+  }
+
+  /** Schema of the manifest. */
+  public static String manifest() {
+    Object effect =
+        object(
+            Json.object(
+                "name", text(1, Names.MAX),
+                "file", path("^effects/.+\\.json$"),
+                "note", path("^notes/.+\\.txt$"),
+                "before", path("^previews/.+\\.jpg$"),
+                "after", path("^previews/.+\\.jpg$")),
+            List.of("name", "file"));
+    Object section =
+        object(
+            Json.object(
+                "number", Json.object("type", "integer", "minimum", 1),
+                "name", text(1, Names.MAX),
+                "rule", oneOf(List.of(StackingRule.values()).stream().map(r -> r.id()).toList()),
+                "effects", listOf(effect, 0, PackageLimits.MAX_ENTRIES)),
+            List.of("number", "name", "rule", "effects"));
+    Object kit =
+        object(
+            Json.object(
+                "name", text(1, Names.MAX),
+                "purpose", Json.object("type", "string"),
+                "sections", listOf(section, 0, 99)),
+            List.of("name", "purpose", "sections"));
+    Map<String, Object> schema =
+        object(
+            Json.object(
+                "format", Json.object("const", ReleaseWriter.FORMAT),
+                "formatVersion", Json.object("const", ReleaseWriter.FORMAT_VERSION),
+                "name", text(1, Names.MAX),
+                "version", path("^[0-9]{1,4}(\\.[0-9]{1,4}){0,2}(-[a-z0-9]{1,12})?$"),
+                "makersMark", Json.object("type", "string"),
+                "edition", Json.object("type", "integer", "minimum", 1),
+                "licence", Json.object("type", "string"),
+                "notes", Json.object("type", "string"),
+                "kits", listOf(kit, 1, 99)),
+            List.of(
+                "format",
+                "formatVersion",
+                "name",
+                "version",
+                "makersMark",
+                "edition",
+                "licence",
+                "notes",
+                "kits"));
+    return document("Manifest of a Nine Veils release", schema);
+  }
+
+  private static Object veil() {
+    List<Object> perKind =
+        Kinds.all().stream()
+            .<Object>map(
+                kind ->
+                    Json.object(
+                        "properties",
+                        Json.object(
+                            "kind", Json.object("const", kind.id()), "settings", settings(kind))))
+            .toList();
+    Map<String, Object> veil =
+        object(
+            Json.object(
+                "id", text(1, 40),
+                "name", text(1, Veil.MAX_NAME),
+                "kind", oneOf(Kinds.all().stream().map(VeilKind::id).toList()),
+                "blend", oneOf(List.of(BlendMode.values()).stream().map(b -> b.id()).toList()),
+                "opacity", Json.object("type", "number", "minimum", 0, "maximum", 1),
+                "lifted", Json.object("type", "boolean"),
+                "mask",
+                    object(
+                        Json.object(
+                            "cover",
+                            oneOf(List.of(Cover.values()).stream().map(c -> c.id()).toList())),
+                        List.of("cover")),
+                "meantFor", Json.object("type", "string"),
+                "settings", Json.object("type", "object")),
+            List.of("id", "name", "kind", "blend", "opacity", "mask", "settings"));
+    veil.put("oneOf", perKind);
+    return veil;
+  }
+
+  private static Object settings(VeilKind kind) {
+    Map<String, Object> properties = new LinkedHashMap<>();
+    for (Setting<?> setting : kind.settings()) {
+      properties.put(setting.key(), setting(setting));
+    }
+    return object(properties, List.of());
+  }
+
+  private static Object setting(Setting<?> setting) {
+    if (setting instanceof NumberSetting n) {
+      String unit = n.unit().isEmpty() ? "" : ", in " + n.unit();
+      return Json.object(
+          "description", n.label() + unit,
+          "type", "number",
+          "minimum", n.min(),
+          "maximum", n.max(),
+          "default", n.start());
+    }
+    Object tone = Json.object("type", "number", "minimum", 0, "maximum", 1);
+    return Json.object(
+        "description",
+        setting.label() + ": points, tone in and tone out",
+        "type",
+        "array",
+        "minItems",
+        CurveSetting.MIN_POINTS,
+        "maxItems",
+        CurveSetting.MAX_POINTS,
+        "items",
+        listOf(tone, 2, 2));
+  }
+
+  private static String document(String title, Map<String, Object> schema) {
+    Map<String, Object> out = Json.object("$schema", DRAFT, "title", title);
+    out.putAll(schema);
+    return Json.writePretty(out);
+  }
+
+  private static Map<String, Object> object(Map<String, Object> properties, List<String> required) {
+    Map<String, Object> out = Json.object("type", "object", "properties", properties);
+    if (!required.isEmpty()) {
+      out.put("required", required);
+    }
+    out.put("additionalProperties", false);
+    return out;
+  }
+
+  private static Object listOf(Object items, int min, int max) {
+    return Json.object("type", "array", "items", items, "minItems", min, "maxItems", max);
+  }
+
+  private static Object text(int min, int max) {
+    return Json.object("type", "string", "minLength", min, "maxLength", max);
+  }
+
+  private static Object path(String pattern) {
+    return Json.object("type", "string", "pattern", pattern);
+  }
+
+  private static Object oneOf(List<String> values) {
+    return Json.object("enum", values);
+  }
+}

@@ -1,0 +1,100 @@
+package org.nineveils.release;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Predicate;
+import org.nineveils.kit.StackingRule;
+import org.nineveils.veil.Effect;
+
+/**
+ * A named, versioned package of kits.
+ *
+ * @param name of the collection
+ * @param version such as 1.0.2
+ * @param makersMark who made it
+ * @param licence one line
+ * @param notes for the photographer; may be empty
+ * @param kits 1 or more
+ */
+public record Release(
+    String name,
+    String version,
+    String makersMark,
+    String licence,
+    String notes,
+    List<KitPart> kits) {
+
+  public Release {
+    kits = List.copyOf(kits);
+  }
+
+  /** A kit in a release. */
+  public record KitPart(String name, String purpose, List<SectionPart> sections) {
+    public KitPart {
+      sections = List.copyOf(sections);
+    }
+  }
+
+  /** A section of a kit; number counts from 1. */
+  public record SectionPart(int number, String name, StackingRule rule, List<EffectPart> effects) {
+    public SectionPart {
+      effects = List.copyOf(effects);
+    }
+  }
+
+  /**
+   * An effect of a section.
+   *
+   * @param name on screens
+   * @param path its file in the package; its key on the photographer's side
+   * @param effect the veils and the note
+   * @param before small JPEG of a plain photo, empty where there is none
+   * @param after the same through the effect
+   */
+  @SuppressWarnings("ArrayRecordComponent") // file contents, handed over
+  public record EffectPart(String name, String path, Effect effect, byte[] before, byte[] after) {}
+
+  /** Every effect, in the order of kits and sections. */
+  public List<EffectPart> effects() {
+    return kits.stream()
+        .flatMap(kit -> kit.sections().stream())
+        .flatMap(section -> section.effects().stream())
+        .toList();
+  }
+
+  /**
+   * The effect of that name, upper and lower case alike.
+   *
+   * @param wanted name, or path in the package where two kits share a name
+   * @throws ReleaseException if there is none or more than one
+   */
+  public EffectPart effect(String wanted) {
+    String name = wanted.strip().toLowerCase(Locale.ROOT);
+    List<EffectPart> found = matching(e -> e.path().equals(wanted.strip()));
+    if (found.isEmpty()) {
+      found = matching(e -> e.name().toLowerCase(Locale.ROOT).equals(name));
+    }
+    if (found.isEmpty()) {
+      throw new ReleaseException(
+          "There is no effect “%s” in “%s” %s. It holds: %s."
+              .formatted(
+                  wanted,
+                  this.name,
+                  version,
+                  String.join(", ", effects().stream().map(EffectPart::name).toList())));
+    }
+    if (found.size() > 1) {
+      throw new ReleaseException(
+          "There are %d effects called “%s”; name one by its file: %s."
+              .formatted(
+                  found.size(),
+                  wanted,
+                  String.join(", ", found.stream().map(EffectPart::path).toList())));
+    }
+    return found.get(0);
+  }
+
+  private List<EffectPart> matching(Predicate<EffectPart> which) {
+    return effects().stream().filter(which).toList();
+  }
+}

@@ -1,0 +1,132 @@
+package org.nineveils.release;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.Deflater;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Json;
+import org.nineveils.kit.Names;
+import org.nineveils.veil.Effect;
+
+/**
+ * Packs a release. The same release gives the same bytes: entries are in the order of the kits,
+ * carry one fixed time, and nothing of the machine or the moment goes in.
+ */
+public final class ReleaseWriter {
+  /** Value of the manifest's field “format”. */
+  static final String FORMAT = "nine-veils-release";
+
+  /** Version of the package format that this build writes and the newest it reads. */
+  static final int FORMAT_VERSION = 1;
+
+  static final String MANIFEST = "manifest.json";
+
+  /** Later than the first moment that ZIP can tell, so that no time zone creeps in. */
+  private static final LocalDateTime FIXED_TIME = LocalDateTime.of(1990, 1, 1, 0, 0);
+
+  private ReleaseWriter() {}
+
+  /**
+   * The bytes of a release file.
+   *
+   * @param release what goes in; paths of effects are worked out here
+   */
+  public static byte[] write(Release release) {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    List<Object> kits = new ArrayList<>();
+    for (Release.KitPart kit : release.kits()) {
+      kits.add(kit(kit, "%02d-%s".formatted(kits.size() + 1, Names.slug(kit.name())), files));
+    }
+    Map<String, Object> manifest =
+        Json.object(
+            "format", FORMAT,
+            "formatVersion", FORMAT_VERSION,
+            "name", release.name(),
+            "version", release.version(),
+            "makersMark", release.makersMark(),
+            "edition", Effect.CURRENT_EDITION,
+            "licence", release.licence(),
+            "notes", release.notes(),
+            "kits", kits);
+    Map<String, byte[]> all = new LinkedHashMap<>();
+    all.put(MANIFEST, text(Json.writePretty(manifest)));
+    all.putAll(files);
+    all.put(Checksums.FILE, Checksums.list(all));
+    return zip(all);
+  }
+
+  private static Object kit(Release.KitPart kit, String folder, Map<String, byte[]> files) {
+    List<Object> sections = new ArrayList<>();
+    for (Release.SectionPart section : kit.sections()) {
+      List<Object> effects = new ArrayList<>();
+      for (Release.EffectPart effect : section.effects()) {
+        String path =
+            "%s/%02d-%s/%02d-%s"
+                .formatted(
+                    folder,
+                    section.number(),
+                    Names.slug(section.name()),
+                    effects.size() + 1,
+                    Names.slug(effect.name()));
+        effects.add(effect(effect, path, files));
+      }
+      sections.add(
+          Json.object(
+              "number", section.number(),
+              "name", section.name(),
+              "rule", section.rule().id(),
+              "effects", effects));
+    }
+    return Json.object("name", kit.name(), "purpose", kit.purpose(), "sections", sections);
+  }
+
+  private static Object effect(Release.EffectPart effect, String path, Map<String, byte[]> files) {
+    String json = "effects/" + path + ".json";
+    files.put(json, text(Json.writePretty(EffectJson.format(effect.effect()))));
+    Map<String, Object> entry = Json.object("name", effect.name(), "file", json);
+    if (!effect.effect().note().isBlank()) {
+      String note = "notes/" + path + ".txt";
+      files.put(note, text(effect.effect().note().strip() + "\n"));
+      entry.put("note", note);
+    }
+    if (effect.before().length > 0 && effect.after().length > 0) {
+      String before = "previews/" + path + "-before.jpg";
+      String after = "previews/" + path + "-after.jpg";
+      files.put(before, effect.before());
+      files.put(after, effect.after());
+      entry.put("before", before);
+      entry.put("after", after);
+    }
+    return entry;
+  }
+
+  private static byte[] text(String text) {
+    return text.getBytes(StandardCharsets.UTF_8);
+  }
+
+  private static byte[] zip(Map<String, byte[]> files) {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(bytes, StandardCharsets.UTF_8)) {
+      zip.setLevel(Deflater.BEST_COMPRESSION);
+      for (Map.Entry<String, byte[]> file : files.entrySet()) {
+        ZipEntry entry = new ZipEntry(file.getKey());
+        entry.setTimeLocal(FIXED_TIME);
+        zip.putNextEntry(entry);
+        zip.write(file.getValue());
+        zip.closeEntry();
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException("writing to memory cannot fail", e);
+    }
+    return bytes.toByteArray();
+  }
+}

@@ -1,0 +1,68 @@
+package org.nineveils.release;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+
+/**
+ * The entries of a ZIP file in memory, within {@link PackageLimits} and with harmless names only.
+ */
+final class ZipEntries {
+  private ZipEntries() {}
+
+  static Map<String, byte[]> read(byte[] bytes, String name) {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    long total = 0;
+    try (ZipInputStream zip =
+        new ZipInputStream(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8)) {
+      for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+        String path = entry.getName();
+        if (entry.isDirectory() && isHarmless(path.substring(0, path.length() - 1))) {
+          continue;
+        }
+        if (!isHarmless(path)) {
+          throw fault(name, "“%s” is no path that may be in a release".formatted(path));
+        }
+        if (files.size() == PackageLimits.MAX_ENTRIES) {
+          throw fault(name, "it has more than %d entries".formatted(PackageLimits.MAX_ENTRIES));
+        }
+        byte[] content = zip.readNBytes(PackageLimits.MAX_ENTRY_BYTES + 1);
+        total += content.length;
+        if (content.length > PackageLimits.MAX_ENTRY_BYTES || total > PackageLimits.MAX_UNPACKED) {
+          throw fault(name, "“%s” unpacks to more than is taken".formatted(path));
+        }
+        if (files.put(path, content) != null) {
+          throw fault(name, "“%s” is in it twice".formatted(path));
+        }
+      }
+    } catch (IOException | IllegalArgumentException e) {
+      throw new ReleaseException(
+          "“%s” cannot be opened: it is damaged or not a ZIP file.".formatted(name), e);
+    }
+    if (files.isEmpty()) {
+      throw fault(name, "it is empty or not a ZIP file");
+    }
+    return files;
+  }
+
+  /** Relative, forward slashes, no step upwards, no drive letters or control characters. */
+  private static boolean isHarmless(String path) {
+    if (path.isEmpty() || path.startsWith("/") || path.contains("\\") || path.contains(":")) {
+      return false;
+    }
+    for (String part : path.split("/", -1)) {
+      if (part.isEmpty() || part.equals(".") || part.equals("..")) {
+        return false;
+      }
+    }
+    return path.chars().noneMatch(Character::isISOControl);
+  }
+
+  private static ReleaseException fault(String name, String what) {
+    return new ReleaseException("“%s” cannot be opened: %s.".formatted(name, what));
+  }
+}

@@ -1,0 +1,17 @@
+package org.nineveils.stack;
+
+import org.nineveils.mask.Cover;
+import org.nineveils.mask.Coverage;
+import org.nineveils.mask.Paint;
+import org.nineveils.mask.Painter;
+import org.nineveils.picture.Area;
+
+/** Where the renderer gets coverage from: worked out afresh, or kept from the last picture. */
+@FunctionalInterface
+public interface CoverageSource {
+  /** Works everything out afresh. */
+  CoverageSource FRESH = Painter::cover;
+
+  /** Coverage of an area; see {@link Painter#cover}. */
+  Coverage coverage(Cover cover, Paint paint, int longSide, Area area);
+}

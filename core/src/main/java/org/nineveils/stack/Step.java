@@ -1,0 +1,74 @@
+package org.nineveils.stack;
+
+import org.nineveils.mask.Coverage;
+import org.nineveils.veil.Band;
+import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.Kernel;
+
+/**
+ * One thing done to a band: a veil, or the mixing of a bundle with what was below it.
+ *
+ * @param kernel the veil's maths; null for the end of a bundle
+ * @param blend blend mode of the veil
+ * @param opacity share, 0…1, of the veil or of the bundle
+ * @param mask coverage, or null where the veil covers everything
+ * @param opens keep the band as it is before this veil, for the end of the bundle
+ */
+record Step(Kernel kernel, BlendMode blend, float opacity, Coverage mask, boolean opens) {
+
+  static Step endOfBundle(double opacity) {
+    return new Step(null, null, (float) opacity, null, false);
+  }
+
+  /**
+   * Runs over a band.
+   *
+   * @param w the band to change, and room to work in
+   */
+  void run(Workspace w, int n, int x, int y) {
+    if (opens) {
+      w.kept.copyFrom(w.now, n);
+    }
+    if (kernel == null) {
+      mix(w.kept, w.now, opacity, n);
+      Band kept = w.kept;
+      w.kept = w.now;
+      w.now = kept;
+      return;
+    }
+    kernel.run(w.now, w.adjusted, n, x, y, w.spare);
+    Band result = w.adjusted;
+    if (blend != BlendMode.NORMAL) {
+      blend.blend(w.now, w.adjusted, w.spare, n);
+      result = w.spare;
+    }
+    if (mask != null) {
+      mask.copyRow(x, y, n, w.coverage);
+      mixMasked(w.now.r, result.r, w.coverage, opacity, n);
+      mixMasked(w.now.g, result.g, w.coverage, opacity, n);
+      mixMasked(w.now.b, result.b, w.coverage, opacity, n);
+    } else if (opacity == 1) {
+      w.swapNow(result);
+    } else {
+      mix(w.now, result, opacity, n);
+    }
+  }
+
+  private static void mix(Band below, Band above, float share, int n) {
+    mix(below.r, above.r, share, n);
+    mix(below.g, above.g, share, n);
+    mix(below.b, above.b, share, n);
+  }
+
+  private static void mix(float[] below, float[] above, float share, int n) {
+    for (int i = 0; i < n; i++) {
+      below[i] += (above[i] - below[i]) * share;
+    }
+  }
+
+  private static void mixMasked(float[] below, float[] above, float[] mask, float share, int n) {
+    for (int i = 0; i < n; i++) {
+      below[i] += (above[i] - below[i]) * (mask[i] * share);
+    }
+  }
+}

@@ -1,0 +1,51 @@
+package org.nineveils.veil;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * An ordered stack of veils that is applied in one go; the first veil is nearest to the plain
+ * photo.
+ *
+ * @param veils 0…{@link #MAX_VEILS} veils with different ids
+ * @param note what the photographer reads when the effect goes on; may be empty
+ * @param edition revision of the engine's maths that it was made with
+ */
+public record Effect(List<Veil> veils, String note, int edition) {
+  /** Most veils of an effect. */
+  public static final int MAX_VEILS = 35;
+
+  /** Longest note, in characters. */
+  public static final int MAX_NOTE = 2000;
+
+  /** The edition of the maths in this build. */
+  public static final int CURRENT_EDITION = 1;
+
+  public Effect {
+    veils = List.copyOf(veils);
+    if (veils.size() > MAX_VEILS) {
+      throw new InvalidSetting(
+          "An effect holds at most %d veils; this one has %d.".formatted(MAX_VEILS, veils.size()));
+    }
+    Set<String> ids = new HashSet<>();
+    for (Veil veil : veils) {
+      if (!ids.add(veil.id())) {
+        throw new InvalidSetting("Two veils have the same id “%s”.".formatted(veil.id()));
+      }
+    }
+    if (note.length() > MAX_NOTE) {
+      throw new InvalidSetting("A note has at most %d characters.".formatted(MAX_NOTE));
+    }
+    if (edition < 1 || edition > CURRENT_EDITION) {
+      throw new InvalidSetting(
+          "The effect was made with engine edition %d; this program knows editions up to %d."
+              .formatted(edition, CURRENT_EDITION));
+    }
+  }
+
+  /** An effect without veils. */
+  public static Effect empty() {
+    return new Effect(List.of(), "", CURRENT_EDITION);
+  }
+}

@@ -1,0 +1,10 @@
+package org.nineveils.veil;
+
+/** A value that a setting does not take; the message is a sentence naming setting and value. */
+public class InvalidSetting extends IllegalArgumentException {
+  private static final long serialVersionUID = 1L;
+
+  public InvalidSetting(String sentence) {
+    super(sentence);
+  }
+}

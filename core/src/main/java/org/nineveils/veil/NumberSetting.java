@@ -1,0 +1,52 @@
+package org.nineveils.veil;
+
+import java.math.BigDecimal;
+
+/**
+ * A setting that is a number within a range.
+ *
+ * @param unit what the number counts: stops, mired, %, °, or empty
+ * @param min smallest value
+ * @param max largest value
+ * @param step what one press of an arrow key changes
+ */
+public record NumberSetting(
+    String key,
+    String label,
+    String group,
+    String unit,
+    double min,
+    double max,
+    double step,
+    Double start)
+    implements Setting<Double> {
+
+  public NumberSetting {
+    if (!(min < max && start >= min && start <= max && step > 0)) {
+      throw new IllegalArgumentException("setting " + key + " has a start value out of its range");
+    }
+  }
+
+  @Override
+  public Double parse(Object raw) {
+    if (!(raw instanceof Number number)) {
+      throw new InvalidSetting("%s must be a number, but was “%s”.".formatted(label, raw));
+    }
+    double value = number.doubleValue();
+    if (!(value >= min && value <= max)) {
+      throw new InvalidSetting(
+          "%s must be between %s and %s%s, but was %s."
+              .formatted(label, plain(min), plain(max), unit.isEmpty() ? "" : " " + unit, raw));
+    }
+    return value;
+  }
+
+  @Override
+  public Object format(Double value) {
+    return value;
+  }
+
+  private static String plain(double v) {
+    return BigDecimal.valueOf(v).stripTrailingZeros().toPlainString();
+  }
+}

@@ -1,0 +1,64 @@
+package org.nineveils.veil;
+
+import org.nineveils.mask.Cover;
+
+/**
+ * One adjustable layer.
+ *
+ * @param id stays with the veil while its effect is edited and packed; paint refers to it
+ * @param name what the maker calls it, 1…60 characters
+ * @param kind the sort of adjustment
+ * @param settings values for the kind
+ * @param blend how the adjusted picture is laid over what is below
+ * @param opacity share of the veil, 0…1
+ * @param lifted switched off, settings kept
+ * @param cover where it covers
+ * @param meantFor region that a brush-on veil is made for; empty where it does not matter
+ */
+public record Veil(
+    String id,
+    String name,
+    VeilKind kind,
+    SettingValues settings,
+    BlendMode blend,
+    double opacity,
+    boolean lifted,
+    Cover cover,
+    String meantFor) {
+  /** Longest name of a veil. */
+  public static final int MAX_NAME = 60;
+
+  public Veil {
+    if (id.isBlank() || id.length() > 40) {
+      throw new InvalidSetting("A veil must have an id of 1 to 40 characters.");
+    }
+    if (name.isBlank() || name.length() > MAX_NAME) {
+      throw new InvalidSetting(
+          "A veil must have a name of 1 to %d characters.".formatted(MAX_NAME));
+    }
+    checkOpacity("Veil “%s”".formatted(name), opacity);
+  }
+
+  /**
+   * Refuses an opacity outside 0…1.
+   *
+   * @throws InvalidSetting naming the thing and the value in per cent
+   */
+  public static void checkOpacity(String what, double opacity) {
+    if (!(opacity >= 0 && opacity <= 1)) {
+      throw new InvalidSetting(
+          "%s: opacity must be between 0 and 100 %%, but was %s %%."
+              .formatted(what, Math.round(opacity * 1000) / 10.0));
+    }
+  }
+
+  /** The same veil let down to another share. */
+  public Veil withOpacity(double share) {
+    return new Veil(id, name, kind, settings, blend, share, lifted, cover, meantFor);
+  }
+
+  /** The same veil lifted or let down. */
+  public Veil withLifted(boolean up) {
+    return new Veil(id, name, kind, settings, blend, opacity, up, cover, meantFor);
+  }
+}

@@ -1,0 +1,31 @@
+package org.nineveils.veil;
+
+import java.util.List;
+
+/** One of the sorts of adjustment. A kind is one folder and one line in the catalogue. */
+public interface VeilKind {
+  /** Name in files and style sheets; never changed once released. */
+  String id();
+
+  /** Name on screens. */
+  String label();
+
+  /** One line that says what it is for. */
+  String purpose();
+
+  /** Descriptors of its settings, in the order of the screen. */
+  List<Setting<?>> settings();
+
+  /**
+   * Makes the kernel for given settings; tables are worked out here, once a render.
+   *
+   * @param values valid values of {@link #settings}
+   * @param frame the whole picture that will be rendered, also when only a part of it is
+   */
+  Kernel prepare(SettingValues values, Frame frame);
+
+  /** Whether these settings leave every picture as it is. */
+  default boolean isIdentity(SettingValues values) {
+    return values.equals(SettingValues.start(settings()));
+  }
+}

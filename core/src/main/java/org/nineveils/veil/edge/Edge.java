@@ -1,0 +1,63 @@
+package org.nineveils.veil.edge;
+
+import java.util.List;
+import org.nineveils.veil.Frame;
+import org.nineveils.veil.Kernel;
+import org.nineveils.veil.NumberSetting;
+import org.nineveils.veil.Setting;
+import org.nineveils.veil.SettingValues;
+import org.nineveils.veil.VeilKind;
+
+/**
+ * Vignette and spotlight with a movable centre.
+ *
+ * <p>Works in linear light: the border is darkened or lightened as by exposure, out = in ·
+ * 2^(amount · w), so its colours stay those of the photo and never turn to black paint. The weight
+ * w rises smoothly (3t² − 2t³) from 0 at {@code reach} to 1 over the width {@code softness}, both
+ * shares of the distance from the centre of the frame to its corner. {@code roundness} goes from an
+ * ellipse of the frame's proportions (0) to a circle (100).
+ */
+public final class Edge implements VeilKind {
+  public static final NumberSetting AMOUNT =
+      new NumberSetting("amount", "Amount", "Vignette", "stops", -4, 2, 0.05, 0.0);
+  public static final NumberSetting REACH =
+      new NumberSetting("reach", "Clear middle", "Vignette", "%", 0, 100, 1, 40.0);
+  public static final NumberSetting SOFTNESS =
+      new NumberSetting("softness", "Softness", "Vignette", "%", 1, 150, 1, 60.0);
+  public static final NumberSetting ROUNDNESS =
+      new NumberSetting("roundness", "Roundness", "Vignette", "%", 0, 100, 1, 30.0);
+  public static final NumberSetting CENTRE_X =
+      new NumberSetting("centreX", "Centre, from left", "Centre", "%", 0, 100, 0.5, 50.0);
+  public static final NumberSetting CENTRE_Y =
+      new NumberSetting("centreY", "Centre, from top", "Centre", "%", 0, 100, 0.5, 50.0);
+
+  @Override
+  public String id() {
+    return "edge";
+  }
+
+  @Override
+  public String label() {
+    return "Edge";
+  }
+
+  @Override
+  public String purpose() {
+    return "vignette and spotlight with a movable centre";
+  }
+
+  @Override
+  public List<Setting<?>> settings() {
+    return List.of(AMOUNT, REACH, SOFTNESS, ROUNDNESS, CENTRE_X, CENTRE_Y);
+  }
+
+  @Override
+  public Kernel prepare(SettingValues values, Frame frame) {
+    return new EdgeKernel(values, frame);
+  }
+
+  @Override
+  public boolean isIdentity(SettingValues values) {
+    return values.number(AMOUNT) == 0;
+  }
+}

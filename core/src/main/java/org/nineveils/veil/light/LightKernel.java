@@ -1,0 +1,86 @@
+package org.nineveils.veil.light;
+
+import java.util.function.DoubleUnaryOperator;
+import org.nineveils.colour.Matrix3;
+import org.nineveils.colour.SrgbLoops;
+import org.nineveils.veil.Band;
+import org.nineveils.veil.Kernel;
+import org.nineveils.veil.ToneTable;
+
+/**
+ * Decode, multiply by a matrix, encode, then the contrast table; steps that do nothing are left
+ * out.
+ */
+final class LightKernel implements Kernel {
+  private final float[] m = new float[9];
+  private final boolean gainOnly;
+  private final boolean identity;
+  private final ToneTable contrast;
+
+  LightKernel(Matrix3 linear, DoubleUnaryOperator contrast, boolean hasContrast) {
+    double[] rows = linear.rows();
+    for (int i = 0; i < 9; i++) {
+      m[i] = (float) rows[i];
+    }
+    gainOnly = m[1] == 0 && m[2] == 0 && m[3] == 0 && m[5] == 0 && m[6] == 0 && m[7] == 0;
+    identity = gainOnly && m[0] == 1;
+    this.contrast = hasContrast ? new ToneTable(contrast) : null;
+  }
+
+  @Override
+  public void run(Band in, Band out, int n, int x, int y, Band spare) {
+    if (identity && contrast == null) {
+      out.copyFrom(in, n);
+      return;
+    }
+    if (identity) {
+      lookUp(in, out, n);
+      return;
+    }
+    Band encoded = contrast == null ? out : spare;
+    light(in, encoded, n, contrast == null ? spare : out);
+    if (contrast != null) {
+      lookUp(encoded, out, n);
+    }
+  }
+
+  private void lookUp(Band in, Band out, int n) {
+    contrast.run(in.r, out.r, n);
+    contrast.run(in.g, out.g, n);
+    contrast.run(in.b, out.b, n);
+  }
+
+  /** Leaves encoded values in {@code to}; {@code work} is overwritten. */
+  private void light(Band in, Band to, int n, Band work) {
+    SrgbLoops.decode(in.r, to.r, n);
+    SrgbLoops.decode(in.g, to.g, n);
+    SrgbLoops.decode(in.b, to.b, n);
+    if (gainOnly) {
+      scale(to.r, m[0], work.r, n);
+      scale(to.g, m[4], work.g, n);
+      scale(to.b, m[8], work.b, n);
+    } else {
+      row(to, m[0], m[1], m[2], work.r, n);
+      row(to, m[3], m[4], m[5], work.g, n);
+      row(to, m[6], m[7], m[8], work.b, n);
+    }
+    SrgbLoops.encode(work.r, to.r, n);
+    SrgbLoops.encode(work.g, to.g, n);
+    SrgbLoops.encode(work.b, to.b, n);
+  }
+
+  private static void scale(float[] in, float factor, float[] out, int n) {
+    for (int i = 0; i < n; i++) {
+      out[i] = in[i] * factor;
+    }
+  }
+
+  private static void row(Band in, float a, float b, float c, float[] out, int n) {
+    float[] r = in.r;
+    float[] g = in.g;
+    float[] u = in.b;
+    for (int i = 0; i < n; i++) {
+      out[i] = r[i] * a + g[i] * b + u[i] * c;
+    }
+  }
+}
