@@ -2,6 +2,7 @@ package org.nineveils.veil;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -47,5 +48,10 @@ public record Effect(List<Veil> veils, String note, int edition) {
   /** An effect without veils. */
   public static Effect empty() {
     return new Effect(List.of(), "", CURRENT_EDITION);
+  }
+
+  /** The veil of that id. */
+  public Optional<Veil> veil(String id) {
+    return veils.stream().filter(v -> v.id().equals(id)).findFirst();
   }
 }

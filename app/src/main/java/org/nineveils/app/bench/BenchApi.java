@@ -1,0 +1,135 @@
+package org.nineveils.app.bench;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.kits.EffectService;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.render.Answers;
+import org.nineveils.app.render.StageRenderer;
+import org.nineveils.app.render.StageRequest;
+import org.nineveils.app.web.NotFound;
+import org.nineveils.app.web.Undo;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Fields;
+import org.nineveils.document.Json;
+import org.nineveils.document.PaintJson;
+import org.nineveils.mask.Paint;
+import org.nineveils.mask.Stroke;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Stack;
+import org.nineveils.veil.Effect;
+import org.nineveils.veil.Veil;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Saving, painting, undo and previews at the bench. */
+@RestController
+@RequestMapping("/api/effects/{id}")
+class BenchApi {
+  private final EffectService effects;
+  private final PhotoService photos;
+  private final BenchService bench;
+  private final StageRenderer stage;
+  private final Journal journal;
+
+  BenchApi(
+      EffectService effects,
+      PhotoService photos,
+      BenchService bench,
+      StageRenderer stage,
+      Journal journal) {
+    this.effects = effects;
+    this.photos = photos;
+    this.bench = bench;
+    this.stage = stage;
+    this.journal = journal;
+  }
+
+  /** The state as stored: what the page takes up after undo or on another photo. */
+  @GetMapping
+  Map<String, Object> state(@PathVariable("id") long id, @RequestParam("photo") long photoId) {
+    Rows.Effect row = effects.get(id);
+    return Json.object(
+        "rev", row.rev(),
+        "effect", EffectJson.format(effects.effect(row)),
+        "paint", PaintJson.format(bench.paint(id, photoId)),
+        "undo", Undo.of(journal, EffectService.scope(id)));
+  }
+
+  @PutMapping
+  Map<String, Object> save(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The effect");
+    Effect effect = EffectJson.parse(f.object("effect"));
+    effects.save(id, f.whole("rev"), effect, f.text("label"));
+    return Json.object(
+        "rev", effects.get(id).rev(), "undo", Undo.of(journal, EffectService.scope(id)));
+  }
+
+  @PostMapping("/undo")
+  Map<String, Object> undo(
+      @PathVariable("id") long id,
+      @RequestParam("redo") boolean redo,
+      @RequestParam("photo") long photoId) {
+    Map<String, Object> out = new LinkedHashMap<>(Undo.run(journal, EffectService.scope(id), redo));
+    out.putAll(state(id, photoId));
+    return out;
+  }
+
+  @PostMapping("/paint")
+  Map<String, Object> paint(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The stroke");
+    Stroke stroke = PaintJson.parseStroke(f.object("stroke"));
+    bench.addStroke(id, f.whole("photo"), f.text("veil"), stroke);
+    return Map.of("undo", Undo.of(journal, EffectService.scope(id)));
+  }
+
+  @DeleteMapping("/paint")
+  Map<String, Object> clear(
+      @PathVariable("id") long id,
+      @RequestParam("photo") long photoId,
+      @RequestParam("veil") String veil) {
+    bench.clearPaint(id, photoId, veil);
+    return Map.of("undo", Undo.of(journal, EffectService.scope(id)));
+  }
+
+  /** A picture for the stage, of the veils in the request, which need not be saved yet. */
+  @PostMapping("/render")
+  ResponseEntity<byte[]> render(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The request");
+    Photo photo = photos.get(f.whole("photo"));
+    Effect effect = EffectJson.parse(f.object("effect"));
+    Map<String, Paint> paint = new LinkedHashMap<>(bench.paint(id, photo.id()));
+    if (f.has("stroke")) {
+      Stroke stroke = PaintJson.parseStroke(f.object("stroke"));
+      paint.merge(f.text("veil"), new Paint(List.of(stroke)), (old, one) -> old.plus(stroke));
+    }
+    if (f.has("mask")) {
+      return mask(photo, f, effect, paint);
+    }
+    Stack stack = Stack.of(new Bundle(effect.veils(), paint, 1));
+    return Answers.packet(stage.packet(photo, StageRequest.parse(f), stack));
+  }
+
+  /** Where the veil that “mask” names covers. */
+  private ResponseEntity<byte[]> mask(
+      Photo photo, Fields f, Effect effect, Map<String, Paint> paint) {
+    Veil veil =
+        effect
+            .veil(f.text("mask"))
+            .orElseThrow(() -> new NotFound("This veil is no longer in the effect."));
+    Paint own = paint.getOrDefault(veil.id(), Paint.NONE);
+    return Answers.packet(stage.maskPacket(photo, StageRequest.parse(f), veil.cover(), own));
+  }
+}

@@ -1,0 +1,120 @@
+package org.nineveils.app.bench;
+
+import java.util.Map;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.kits.EffectService;
+import org.nineveils.app.kits.KitService;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.photos.Side;
+import org.nineveils.app.render.Answers;
+import org.nineveils.app.render.StageRenderer;
+import org.nineveils.app.web.Undo;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Json;
+import org.nineveils.document.KindsJson;
+import org.nineveils.document.PaintJson;
+import org.nineveils.picture.PictureFormat;
+import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.Effect;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The page of the bench and the finished picture as a file. */
+@Controller
+class BenchController {
+  private final EffectService effects;
+  private final KitService kits;
+  private final PhotoService photos;
+  private final BenchService bench;
+  private final StageRenderer stage;
+  private final Journal journal;
+
+  BenchController(
+      EffectService effects,
+      KitService kits,
+      PhotoService photos,
+      BenchService bench,
+      StageRenderer stage,
+      Journal journal) {
+    this.effects = effects;
+    this.kits = kits;
+    this.photos = photos;
+    this.bench = bench;
+    this.stage = stage;
+    this.journal = journal;
+  }
+
+  /** The bench takes up the effect that was worked on last. */
+  @GetMapping("/bench")
+  String latest() {
+    return effects.latest().map(e -> "redirect:/bench/" + e.id()).orElse("redirect:/kits");
+  }
+
+  @GetMapping("/bench/{id}")
+  String bench(
+      @PathVariable("id") long id,
+      @RequestParam(name = "photo", required = false) Long photoId,
+      Model model) {
+    Rows.Effect row = effects.get(id);
+    var wall = photos.all(Side.WALL);
+    model.addAttribute("effect", row);
+    model.addAttribute("kit", kits.kit(row.kitId()));
+    model.addAttribute("section", kits.section(row.sectionId()));
+    model.addAttribute("sections", kits.sections(row.kitId()));
+    model.addAttribute("photos", wall);
+    if (wall.isEmpty()) {
+      return "bench/no-photo";
+    }
+    Photo photo = photoId == null ? bench.showing(id) : photos.get(photoId);
+    model.addAttribute("data", Json.write(state(row, photo)));
+    return "bench/bench";
+  }
+
+  /** The whole picture through the effect, at full size. */
+  @GetMapping("/bench/{id}/result")
+  ResponseEntity<byte[]> result(
+      @PathVariable("id") long id,
+      @RequestParam("photo") long photoId,
+      @RequestParam("format") String format) {
+    Rows.Effect row = effects.get(id);
+    Photo photo = photos.get(photoId);
+    PictureFormat as = PictureFormat.ofName("." + format);
+    byte[] file = stage.file(photo, bench.stack(id, effects.effect(row), photoId), as);
+    return Answers.picture(file, as, photo.name(), row.name());
+  }
+
+  /** The effect on a photo, small; without a photo named, on the one that shows it best. */
+  @GetMapping("/effects/{id}/small")
+  ResponseEntity<byte[]> small(
+      @PathVariable("id") long id, @RequestParam(name = "photo", required = false) Long photo) {
+    return Answers.jpeg(bench.small(id, photo));
+  }
+
+  private Map<String, Object> state(Rows.Effect row, Photo photo) {
+    Effect effect = effects.effect(row);
+    Undo undo = Undo.of(journal, EffectService.scope(row.id()));
+    return Json.object(
+        "id", row.id(),
+        "name", row.name(),
+        "rev", row.rev(),
+        "effect", EffectJson.format(effect),
+        "photo", photo.id(),
+        "paint", PaintJson.format(bench.paint(row.id(), photo.id())),
+        "undo", Map.of("canUndo", undo.canUndo(), "canRedo", undo.canRedo()),
+        "maxVeils", Effect.MAX_VEILS,
+        "kinds", KindsJson.format(),
+        "blends", blends());
+  }
+
+  private static java.util.List<Map<String, Object>> blends() {
+    return java.util.Arrays.stream(BlendMode.values())
+        .map(mode -> Json.object("id", mode.id(), "label", mode.label()))
+        .toList();
+  }
+}

@@ -1,0 +1,121 @@
+package org.nineveils.app.bench;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.kits.EffectService;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.photos.Side;
+import org.nineveils.app.render.Thumbnails;
+import org.nineveils.app.web.NotFound;
+import org.nineveils.mask.Paint;
+import org.nineveils.mask.Stroke;
+import org.nineveils.picture.Picture;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Stack;
+import org.nineveils.veil.Effect;
+import org.springframework.stereotype.Service;
+
+/** An effect on a photo at the bench: its veils and the paint that belongs to that photo. */
+@Service
+public class BenchService {
+  private final EffectService effects;
+  private final PhotoService photos;
+  private final Thumbnails thumbnails;
+  private final PaintStore paints;
+  private final Journal journal;
+
+  BenchService(
+      EffectService effects,
+      PhotoService photos,
+      Thumbnails thumbnails,
+      PaintStore paints,
+      Journal journal) {
+    this.effects = effects;
+    this.photos = photos;
+    this.thumbnails = thumbnails;
+    this.paints = paints;
+    this.journal = journal;
+  }
+
+  public Map<String, Paint> paint(long effectId, long photoId) {
+    return paints.find(effectId, photoId);
+  }
+
+  /** Adds a stroke to a veil, on one photo. */
+  public void addStroke(long effectId, long photoId, String veil, Stroke stroke) {
+    String name = effects.get(effectId).name();
+    photos.get(photoId);
+    journal.edit(
+        EffectService.scope(effectId),
+        (stroke.reveal() ? "brush on, " : "brush off, ") + name,
+        () -> {
+          Map<String, Paint> paint = new LinkedHashMap<>(paints.find(effectId, photoId));
+          paint.merge(veil, new Paint(List.of(stroke)), (old, one) -> old.plus(stroke));
+          paints.save(effectId, photoId, paint);
+          return null;
+        });
+  }
+
+  /** Takes all paint off a veil, on one photo. */
+  public void clearPaint(long effectId, long photoId, String veil) {
+    journal.edit(
+        EffectService.scope(effectId),
+        "clear the paint",
+        () -> {
+          Map<String, Paint> paint = new LinkedHashMap<>(paints.find(effectId, photoId));
+          paint.remove(veil);
+          paints.save(effectId, photoId, paint);
+          return null;
+        });
+  }
+
+  /** The stack of an effect with the paint of one photo. */
+  public Stack stack(long effectId, Effect effect, long photoId) {
+    return Stack.of(new Bundle(effect.veils(), paints.find(effectId, photoId), 1));
+  }
+
+  /**
+   * The effect on a photo, small.
+   *
+   * @param photoId or null for the photo that shows it best
+   */
+  public byte[] small(long effectId, Long photoId) {
+    Rows.Effect row = effects.get(effectId);
+    Photo photo = photoId == null ? showing(effectId) : photos.get(photoId);
+    return thumbnails.through(photo, effects.effect(row), paints.find(effectId, photo.id()));
+  }
+
+  /** Before and after of an effect on the photo that shows it best; empty without any photo. */
+  public Optional<Picture[]> beforeAndAfter(long effectId, int longSide) {
+    if (photos.all(Side.WALL).isEmpty()) {
+      return Optional.empty();
+    }
+    Photo photo = showing(effectId);
+    Effect effect = effects.effect(effects.get(effectId));
+    return Optional.of(
+        new Picture[] {
+          thumbnails.render(photo, Effect.empty(), Map.of(), longSide),
+          thumbnails.render(photo, effect, paints.find(effectId, photo.id()), longSide)
+        });
+  }
+
+  /**
+   * The photo that shows an effect best: one that it was brushed on, or the first of the wall.
+   *
+   * @throws NotFound with a sentence if the wall is empty
+   */
+  public Photo showing(long effectId) {
+    Optional<Long> painted = paints.paintedPhoto(effectId);
+    if (painted.isPresent()) {
+      return photos.get(painted.get());
+    }
+    return photos.all(Side.WALL).stream()
+        .findFirst()
+        .orElseThrow(() -> new NotFound("There is no photo on the test wall yet."));
+  }
+}

@@ -1,0 +1,121 @@
+package org.nineveils.app.collections;
+
+import java.util.List;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.kits.KitService;
+import org.nineveils.app.web.Conflict;
+import org.nineveils.app.web.NotFound;
+import org.nineveils.kit.Names;
+import org.springframework.stereotype.Service;
+
+/** Collections: what they are called and which kits they hold. */
+@Service
+public class CollectionService {
+  static final String MAKERS_MARK = "makers-mark";
+  private static final int MAX_NOTES = 4000;
+  private static final int MAX_LICENCE = 200;
+
+  private final CollectionStore store;
+  private final KitService kits;
+  private final Journal journal;
+
+  CollectionService(CollectionStore store, KitService kits, Journal journal) {
+    this.store = store;
+    this.kits = kits;
+    this.journal = journal;
+  }
+
+  /** What undo in a collection looks at. */
+  static String scope(long id) {
+    return "collection:" + id;
+  }
+
+  List<Rows.Collection> all() {
+    return store.all();
+  }
+
+  Rows.Collection get(long id) {
+    return store.find(id).orElseThrow(() -> new NotFound("This collection is no longer here."));
+  }
+
+  List<Long> kitsOf(long id) {
+    return store.kits(id);
+  }
+
+  /** Starts a collection at version 1.0. */
+  public long add(String name) {
+    String clean = Names.check("A collection", name);
+    return journal.edit(
+        "collections",
+        "start " + clean,
+        () -> {
+          checkName(clean, 0);
+          return store.add(clean, "1.0");
+        });
+  }
+
+  /** Changes name, version, licence line, notes and kits together. */
+  public void change(
+      long id, String name, String version, String licence, String notes, List<Long> kitIds) {
+    Rows.Collection old = get(id);
+    String line = licence.strip();
+    if (line.length() > MAX_LICENCE || line.contains("\n")) {
+      throw new IllegalArgumentException(
+          "The licence is one line of at most %d characters.".formatted(MAX_LICENCE));
+    }
+    if (notes.length() > MAX_NOTES) {
+      throw new IllegalArgumentException(
+          "The notes take at most %d characters.".formatted(MAX_NOTES));
+    }
+    kitIds.forEach(kits::kit);
+    Rows.Collection next =
+        new Rows.Collection(
+            id,
+            Names.check("A collection", name),
+            Names.checkVersion(version),
+            line,
+            notes.strip(),
+            old.rev());
+    journal.edit(
+        scope(id),
+        "change " + old.name(),
+        () -> {
+          checkName(next.name(), id);
+          store.change(next);
+          store.setKits(id, kitIds);
+          return null;
+        });
+  }
+
+  /** Removes a collection; kits and files that were downloaded stay as they are. */
+  public void remove(long id) {
+    Rows.Collection old = get(id);
+    journal.edit(
+        "collections",
+        "remove " + old.name(),
+        () -> {
+          store.remove(id);
+          return null;
+        });
+  }
+
+  String makersMark() {
+    return store.preference(MAKERS_MARK);
+  }
+
+  /** Sets the mark that releases carry from now on. */
+  public void setMakersMark(String mark) {
+    String clean = Names.check("The maker's mark", mark);
+    journal.quietly(
+        () -> {
+          store.setPreference(MAKERS_MARK, clean);
+          return null;
+        });
+  }
+
+  private void checkName(String name, long besides) {
+    if (store.nameTaken(name, besides)) {
+      throw Conflict.taken("a collection", name);
+    }
+  }
+}

@@ -1,0 +1,134 @@
+package org.nineveils.app.collections;
+
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.kits.KitService;
+import org.nineveils.app.render.Answers;
+import org.nineveils.app.web.Undo;
+import org.nineveils.document.Fields;
+import org.nineveils.document.Json;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** The pages of collections, packing and downloads. */
+@Controller
+class CollectionsController {
+  private final CollectionService collections;
+  private final PackingService packing;
+  private final KitService kits;
+  private final Journal journal;
+
+  CollectionsController(
+      CollectionService collections, PackingService packing, KitService kits, Journal journal) {
+    this.collections = collections;
+    this.packing = packing;
+    this.kits = kits;
+    this.journal = journal;
+  }
+
+  /** A kit that a collection may hold. */
+  record Choice(org.nineveils.app.kits.Rows.Kit kit, boolean chosen, int effects) {}
+
+  /** A collection with its kits' names. */
+  record Card(Rows.Collection collection, List<String> kits, int packed) {}
+
+  @GetMapping("/collections")
+  String all(Model model) {
+    model.addAttribute("cards", collections.all().stream().map(this::card).toList());
+    model.addAttribute("undo", Undo.of(journal, "collections"));
+    return "collections/collections";
+  }
+
+  @GetMapping("/collections/{id}")
+  String one(@PathVariable("id") long id, Model model) {
+    model.addAttribute("collection", collections.get(id));
+    model.addAttribute("makersMark", collections.makersMark());
+    model.addAttribute("packed", packing.packed(id));
+    model.addAttribute("undo", Undo.of(journal, CollectionService.scope(id)));
+    List<Long> chosen = collections.kitsOf(id);
+    model.addAttribute(
+        "choices",
+        kits.kits().stream()
+            .map(
+                kit ->
+                    new Choice(
+                        kit,
+                        chosen.contains(kit.id()),
+                        kits.filled(kit.id()).stream().mapToInt(s -> s.effects().size()).sum()))
+            .toList());
+    return "collections/collection";
+  }
+
+  @PostMapping("/api/collections")
+  @ResponseBody
+  Map<String, Object> add(@RequestBody String body) {
+    long id = collections.add(Json.read(body, "The request").text("name"));
+    return Map.of("go", "/collections/" + id);
+  }
+
+  @PutMapping("/api/collections/{id}")
+  @ResponseBody
+  Map<String, Object> change(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The collection");
+    List<Long> chosen = f.list("kits").stream().map(k -> Long.valueOf(String.valueOf(k))).toList();
+    collections.change(
+        id, f.text("name"), f.text("version"), f.text("licence"), f.text("notes"), chosen);
+    return Map.of();
+  }
+
+  @DeleteMapping("/api/collections/{id}")
+  @ResponseBody
+  Map<String, Object> remove(@PathVariable("id") long id) {
+    collections.remove(id);
+    return Map.of("go", "/collections");
+  }
+
+  @PutMapping("/api/makers-mark")
+  @ResponseBody
+  Map<String, Object> makersMark(@RequestBody String body) {
+    collections.setMakersMark(Json.read(body, "The request").text("mark"));
+    return Map.of();
+  }
+
+  @PostMapping("/api/collections/undo")
+  @ResponseBody
+  Map<String, Object> undoAll(@RequestParam("redo") boolean redo) {
+    return Undo.run(journal, "collections", redo);
+  }
+
+  @PostMapping("/api/collections/{id}/undo")
+  @ResponseBody
+  Map<String, Object> undo(@PathVariable("id") long id, @RequestParam("redo") boolean redo) {
+    return Undo.run(journal, CollectionService.scope(id), redo);
+  }
+
+  @PostMapping("/api/collections/{id}/pack")
+  @ResponseBody
+  Map<String, Object> pack(@PathVariable("id") long id) {
+    return Map.of("said", packing.pack(id));
+  }
+
+  @GetMapping("/collections/packed/{id}")
+  ResponseEntity<byte[]> download(@PathVariable("id") long id) {
+    Rows.Packed packed = packing.packedOne(id);
+    return Answers.download(
+        packing.file(packed), MediaType.parseMediaType("application/zip"), packed.fileName());
+  }
+
+  private Card card(Rows.Collection c) {
+    List<String> names =
+        collections.kitsOf(c.id()).stream().map(kit -> kits.kit(kit).name()).toList();
+    return new Card(c, names, packing.packed(c.id()).size());
+  }
+}

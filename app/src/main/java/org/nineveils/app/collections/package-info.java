@@ -1,0 +1,2 @@
+/** Collections and their packing into releases. */
+package org.nineveils.app.collections;

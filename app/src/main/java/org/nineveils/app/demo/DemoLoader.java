@@ -1,0 +1,135 @@
+package org.nineveils.app.demo;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.bench.BenchService;
+import org.nineveils.app.collections.CollectionService;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.kits.EffectService;
+import org.nineveils.app.kits.KitService;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.photos.Side;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Fields;
+import org.nineveils.document.Json;
+import org.nineveils.document.PaintJson;
+import org.nineveils.kit.StackingRule;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+
+/**
+ * Fills an empty data folder with the made-up scenario of a demo folder: {@code demo.json} beside
+ * the photos that it names. Does nothing where there is anything already.
+ */
+@Component
+class DemoLoader implements ApplicationRunner {
+  private final Path folder;
+  private final Journal journal;
+  private final PhotoService photos;
+  private final KitService kits;
+  private final EffectService effects;
+  private final BenchService bench;
+  private final CollectionService collections;
+
+  DemoLoader(
+      @Value("${nineveils.demo}") String folder,
+      Journal journal,
+      PhotoService photos,
+      KitService kits,
+      EffectService effects,
+      BenchService bench,
+      CollectionService collections) {
+    this.folder = folder.isEmpty() ? null : Path.of(folder);
+    this.journal = journal;
+    this.photos = photos;
+    this.kits = kits;
+    this.effects = effects;
+    this.bench = bench;
+    this.collections = collections;
+  }
+
+  @Override
+  public void run(ApplicationArguments arguments) {
+    boolean empty = kits.kits().isEmpty() && photos.all(Side.WALL).isEmpty();
+    if (folder != null && empty) {
+      String text = new String(bytes("demo.json"), StandardCharsets.UTF_8);
+      journal.quietly(
+          () -> {
+            load(Json.read(text, "The demo"));
+            journal.forgetAll();
+            return null;
+          });
+    }
+  }
+
+  private void load(Fields demo) {
+    Map<String, Long> photoIds = new HashMap<>();
+    demo.objects("photos", photo -> photoIds.put(photo.text("name"), addPhoto(photo)));
+    Map<String, Long> kitIds = new HashMap<>();
+    demo.objects("kits", kit -> kitIds.put(kit.text("name"), addKit(kit, photoIds)));
+    collections.setMakersMark(demo.text("makersMark"));
+    demo.objects("collections", collection -> addCollection(collection, kitIds));
+  }
+
+  private long addPhoto(Fields f) {
+    String file = f.text("file");
+    long id = photos.add(Side.WALL, file, bytes("photos/" + file)).id();
+    photos.rename(id, f.text("name"));
+    return id;
+  }
+
+  private long addKit(Fields f, Map<String, Long> photoIds) {
+    long id = kits.addKit(f.text("name"), f.text("purpose"));
+    List<Rows.Section> first = kits.sections(id);
+    f.objects("sections", section -> addSection(id, section, photoIds));
+    first.forEach(section -> kits.removeSection(section.id()));
+    return id;
+  }
+
+  private Void addSection(long kit, Fields f, Map<String, Long> photoIds) {
+    long id = kits.addSection(kit, f.text("name"), StackingRule.ofId(f.text("rule")));
+    f.objects("effects", effect -> addEffect(id, effect, photoIds));
+    return null;
+  }
+
+  private Void addEffect(long section, Fields f, Map<String, Long> photoIds) {
+    long id = effects.add(section, f.text("name"), EffectJson.parse(f.object("effect")));
+    Fields paint = f.object("paint");
+    for (String photo : paint.names()) {
+      PaintJson.parse(paint.object(photo))
+          .forEach(
+              (veil, strokes) ->
+                  strokes
+                      .strokes()
+                      .forEach(stroke -> bench.addStroke(id, photoIds.get(photo), veil, stroke)));
+    }
+    return null;
+  }
+
+  private Void addCollection(Fields f, Map<String, Long> kitIds) {
+    List<Long> chosen = new ArrayList<>();
+    f.list("kits").forEach(name -> chosen.add(kitIds.get(name)));
+    long id = collections.add(f.text("name"));
+    collections.change(
+        id, f.text("name"), f.text("version"), f.text("licence"), f.text("notes"), chosen);
+    return null;
+  }
+
+  private byte[] bytes(String file) {
+    try {
+      return Files.readAllBytes(folder.resolve(file));
+    } catch (IOException e) {
+      throw new UncheckedIOException("the demo's file " + file + " cannot be read", e);
+    }
+  }
+}

@@ -1,0 +1,88 @@
+package org.nineveils.app.desk;
+
+import java.io.IOException;
+import java.util.Map;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.photos.Side;
+import org.nineveils.app.render.Answers;
+import org.nineveils.app.web.NotFound;
+import org.nineveils.release.Release;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The pages of the desk: what a photographer sees, and nothing of the maker's side. */
+@Controller
+class DeskController {
+  private final DeskService desk;
+  private final PhotoService photos;
+
+  DeskController(DeskService desk, PhotoService photos) {
+    this.desk = desk;
+    this.photos = photos;
+  }
+
+  @GetMapping("/desk")
+  String all(Model model) {
+    model.addAttribute("releases", desk.all());
+    model.addAttribute("photos", photos.all(Side.DESK));
+    return "desk/desk";
+  }
+
+  @GetMapping("/desk/photos")
+  String photos() {
+    return "redirect:/desk#photos";
+  }
+
+  @GetMapping("/desk/{id}")
+  String one(@PathVariable("id") long id, Model model) {
+    DeskRow row = desk.get(id);
+    model.addAttribute("row", row);
+    model.addAttribute("release", desk.release(row));
+    model.addAttribute("photos", photos.all(Side.DESK));
+    return "desk/release";
+  }
+
+  /** A picture that came with the release. */
+  @GetMapping("/desk/{id}/preview")
+  ResponseEntity<byte[]> preview(
+      @PathVariable("id") long id,
+      @RequestParam("effect") String path,
+      @RequestParam("after") boolean after) {
+    Release.EffectPart effect = desk.release(desk.get(id)).effect(path);
+    byte[] picture = after ? effect.after() : effect.before();
+    if (picture.length == 0) {
+      throw new NotFound("This effect came without pictures.");
+    }
+    return Answers.jpeg(picture);
+  }
+
+  @GetMapping("/desk/{id}/small")
+  ResponseEntity<byte[]> small(
+      @PathVariable("id") long id,
+      @RequestParam("effect") String path,
+      @RequestParam("photo") long photo) {
+    return Answers.jpeg(desk.small(id, path, photo));
+  }
+
+  @PostMapping("/api/desk")
+  @ResponseBody
+  Map<String, Object> take(@RequestParam("file") MultipartFile file) throws IOException {
+    String name = file.getOriginalFilename() == null ? "file" : file.getOriginalFilename();
+    return Map.of("go", "/desk/" + desk.take(name, file.getBytes()));
+  }
+
+  @DeleteMapping("/api/desk/{id}")
+  @ResponseBody
+  Map<String, Object> remove(@PathVariable("id") long id) {
+    desk.remove(id);
+    return Map.of("go", "/desk");
+  }
+}

@@ -1,0 +1,136 @@
+package org.nineveils.app.desk;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.data.Blobs;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.fitting.Wardrobe;
+import org.nineveils.app.fitting.WardrobeSource;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.photos.Side;
+import org.nineveils.app.render.Thumbnails;
+import org.nineveils.app.web.NotFound;
+import org.nineveils.kit.Offer;
+import org.nineveils.release.Release;
+import org.nineveils.release.ReleaseReader;
+import org.springframework.stereotype.Service;
+
+/** Opens releases as a photographer's program would, from the file alone. */
+@Service
+public class DeskService implements WardrobeSource {
+  /** More sections than a kit has: keeps the sections of a release's kits apart and in order. */
+  private static final int SECTIONS_PER_KIT = 100;
+
+  private static final int KEPT_OPEN = 8;
+
+  private final DeskStore store;
+  private final Blobs blobs;
+  private final Journal journal;
+  private final PhotoService photos;
+  private final Thumbnails thumbnails;
+  private final Map<String, Release> open =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Release> eldest) {
+          return size() > KEPT_OPEN;
+        }
+      };
+
+  DeskService(
+      DeskStore store, Blobs blobs, Journal journal, PhotoService photos, Thumbnails thumbnails) {
+    this.store = store;
+    this.blobs = blobs;
+    this.journal = journal;
+    this.photos = photos;
+    this.thumbnails = thumbnails;
+  }
+
+  public List<DeskRow> all() {
+    return store.all();
+  }
+
+  DeskRow get(long id) {
+    return store.find(id).orElseThrow(() -> new NotFound("This collection is not at the desk."));
+  }
+
+  /**
+   * Takes a release file in, if all of it is sound.
+   *
+   * @return its id at the desk
+   * @throws org.nineveils.release.ReleaseException with a sentence if it is not
+   */
+  public long take(String fileName, byte[] bytes) {
+    Release release = ReleaseReader.read(bytes, fileName);
+    String sha = blobs.put(bytes);
+    return journal.quietly(
+        () ->
+            store.add(
+                new DeskRow(0, sha, release.name(), release.version(), release.makersMark())));
+  }
+
+  /** Takes a release off the desk, with what was worn of it. */
+  public void remove(long id) {
+    get(id);
+    journal.quietly(
+        () -> {
+          store.remove(id);
+          return null;
+        });
+  }
+
+  /** What is in a release at the desk. */
+  public Release release(DeskRow row) {
+    synchronized (open) {
+      return open.computeIfAbsent(row.sha(), sha -> ReleaseReader.read(blobs.get(sha), row.name()));
+    }
+  }
+
+  /** One effect of a release on a photo, small. */
+  byte[] small(long id, String path, long photoId) {
+    Photo photo = photos.get(photoId);
+    return thumbnails.through(photo, release(get(id)).effect(path).effect(), Map.of());
+  }
+
+  @Override
+  public String prefix() {
+    return "release";
+  }
+
+  @Override
+  public List<Choice> choices() {
+    return all().stream()
+        .map(r -> new Choice(prefix() + ":" + r.id(), r.name() + " " + r.version()))
+        .toList();
+  }
+
+  @Override
+  public Wardrobe open(long id) {
+    DeskRow row = get(id);
+    Release release = release(row);
+    boolean several = release.kits().size() > 1;
+    List<Wardrobe.Piece> pieces = new ArrayList<>();
+    int kitNumber = 0;
+    for (Release.KitPart kit : release.kits()) {
+      for (Release.SectionPart section : kit.sections()) {
+        String name = several ? kit.name() + ", " + section.name() : section.name();
+        for (Release.EffectPart effect : section.effects()) {
+          Offer offer =
+              new Offer(
+                  effect.path(),
+                  effect.name(),
+                  kitNumber * SECTIONS_PER_KIT + section.number(),
+                  name,
+                  section.rule(),
+                  pieces.size());
+          String small = "/desk/%d/small?effect=%s&photo={photo}".formatted(id, effect.path());
+          pieces.add(new Wardrobe.Piece(offer, effect.effect(), small));
+        }
+      }
+      kitNumber++;
+    }
+    return new Wardrobe(row.name() + " " + row.version(), "/desk/" + id, Side.DESK, pieces);
+  }
+}

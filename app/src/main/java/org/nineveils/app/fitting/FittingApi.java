@@ -1,0 +1,164 @@
+package org.nineveils.app.fitting;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.render.Answers;
+import org.nineveils.app.render.StageRenderer;
+import org.nineveils.app.render.StageRequest;
+import org.nineveils.app.web.NotFound;
+import org.nineveils.app.web.Undo;
+import org.nineveils.document.Fields;
+import org.nineveils.document.FittingJson;
+import org.nineveils.document.Json;
+import org.nineveils.document.PaintJson;
+import org.nineveils.kit.Fitting;
+import org.nineveils.kit.Worn;
+import org.nineveils.mask.Paint;
+import org.nineveils.mask.Stroke;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Stack;
+import org.nineveils.veil.Effect;
+import org.nineveils.veil.Veil;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Wearing, painting, undo and previews in a fitting. */
+@RestController
+@RequestMapping("/api/fittings/{id}")
+class FittingApi {
+  private final FittingService fittings;
+  private final PhotoService photos;
+  private final StageRenderer stage;
+  private final Journal journal;
+
+  FittingApi(FittingService fittings, PhotoService photos, StageRenderer stage, Journal journal) {
+    this.fittings = fittings;
+    this.photos = photos;
+    this.stage = stage;
+    this.journal = journal;
+  }
+
+  @GetMapping
+  Map<String, Object> state(@PathVariable("id") long id) {
+    FittingRow row = fittings.get(id);
+    return Json.object(
+        "rev", row.rev(),
+        "fitting", FittingJson.format(fittings.fitting(row)),
+        "undo", Undo.of(journal, FittingService.scope(id)));
+  }
+
+  @PutMapping
+  Map<String, Object> save(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The fitting");
+    Fitting fitting = FittingJson.parse(f.object("fitting"));
+    fittings.save(id, f.whole("rev"), fitting, f.text("label"));
+    return state(id);
+  }
+
+  @PostMapping("/wear")
+  Map<String, Object> wear(@PathVariable("id") long id, @RequestBody String body) {
+    String said = fittings.wear(id, Json.read(body, "The request").text("effect"));
+    return said(said, id);
+  }
+
+  @PostMapping("/take-off")
+  Map<String, Object> takeOff(@PathVariable("id") long id, @RequestBody String body) {
+    fittings.takeOff(id, Json.read(body, "The request").text("effect"));
+    return state(id);
+  }
+
+  @PostMapping("/paint")
+  Map<String, Object> paint(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The stroke");
+    Stroke stroke = PaintJson.parseStroke(f.object("stroke"));
+    fittings.addStroke(id, f.text("effect"), f.text("veil"), stroke);
+    return state(id);
+  }
+
+  @PostMapping("/clear-paint")
+  Map<String, Object> clear(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The request");
+    fittings.clearPaint(id, f.text("effect"), f.text("veil"));
+    return state(id);
+  }
+
+  @PostMapping("/undo")
+  Map<String, Object> undo(@PathVariable("id") long id, @RequestParam("redo") boolean redo) {
+    return said((String) Undo.run(journal, FittingService.scope(id), redo).get("said"), id);
+  }
+
+  /**
+   * A picture for the stage, of the fitting in the request, which need not be saved yet. “try”
+   * names an effect that is looked at alone, as it would be on the plain photo.
+   */
+  @PostMapping("/render")
+  ResponseEntity<byte[]> render(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The request");
+    FittingRow row = fittings.get(id);
+    Wardrobe wardrobe = fittings.wardrobe(row);
+    Photo photo = photos.get(row.photoId());
+    if (f.has("mask")) {
+      Fitting painted = withStroke(f, FittingJson.parse(f.object("fitting")));
+      return mask(photo, f, wardrobe, painted);
+    }
+    Stack stack;
+    if (f.has("try")) {
+      var effect = wardrobe.effects().apply(f.text("try"));
+      stack = effect == null ? Stack.plain() : Stack.of(Bundle.of(effect.veils()));
+    } else {
+      stack = withStroke(f, FittingJson.parse(f.object("fitting"))).stack(wardrobe.effects());
+    }
+    return Answers.packet(stage.packet(photo, StageRequest.parse(f), stack));
+  }
+
+  /** Where the veil “mask” of the worn effect “maskOn” covers. */
+  private ResponseEntity<byte[]> mask(Photo photo, Fields f, Wardrobe wardrobe, Fitting fitting) {
+    String key = f.text("maskOn");
+    Effect effect = wardrobe.effects().apply(key);
+    Veil veil =
+        Optional.ofNullable(effect)
+            .flatMap(e -> e.veil(f.text("mask")))
+            .orElseThrow(() -> new NotFound("This veil is no longer here."));
+    Paint paint =
+        fitting.worn().stream()
+            .filter(w -> w.effect().equals(key))
+            .findFirst()
+            .map(w -> w.paint().getOrDefault(veil.id(), Paint.NONE))
+            .orElse(Paint.NONE);
+    return Answers.packet(stage.maskPacket(photo, StageRequest.parse(f), veil.cover(), paint));
+  }
+
+  /** The fitting with a stroke that is being painted and not saved yet. */
+  private static Fitting withStroke(Fields f, Fitting fitting) {
+    if (!f.has("stroke")) {
+      return fitting;
+    }
+    Stroke stroke = PaintJson.parseStroke(f.object("stroke"));
+    String veil = f.text("veil");
+    List<Worn> worn = new ArrayList<>();
+    for (Worn w : fitting.worn()) {
+      Paint old = w.paint().getOrDefault(veil, Paint.NONE);
+      worn.add(w.effect().equals(f.text("strokeOn")) ? w.painted(veil, old.plus(stroke)) : w);
+    }
+    return new Fitting(worn);
+  }
+
+  private Map<String, Object> said(String sentence, long id) {
+    Map<String, Object> out = new LinkedHashMap<>(state(id));
+    out.put("said", sentence);
+    return out;
+  }
+}

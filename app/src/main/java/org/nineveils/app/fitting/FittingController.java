@@ -1,0 +1,158 @@
+package org.nineveils.app.fitting;
+
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.photos.Side;
+import org.nineveils.app.render.Answers;
+import org.nineveils.app.render.StageRenderer;
+import org.nineveils.app.web.Undo;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.FittingJson;
+import org.nineveils.document.Json;
+import org.nineveils.document.PaintJson;
+import org.nineveils.kit.Worn;
+import org.nineveils.picture.PictureFormat;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The page of a fitting, for both sides, and its results as files. */
+@Controller
+class FittingController {
+  private final FittingService fittings;
+  private final PhotoService photos;
+  private final StageRenderer stage;
+  private final Journal journal;
+
+  FittingController(
+      FittingService fittings, PhotoService photos, StageRenderer stage, Journal journal) {
+    this.fittings = fittings;
+    this.photos = photos;
+    this.stage = stage;
+    this.journal = journal;
+  }
+
+  /** Goes on with the last fitting, or starts one with the first kit. */
+  @GetMapping("/fitting")
+  String latest() {
+    return fittings
+        .latest("kit")
+        .map(row -> "redirect:/fitting/" + row.id())
+        .orElseGet(
+            () ->
+                fittings.choices("kit").stream()
+                    .findFirst()
+                    .map(choice -> "redirect:/fitting/of?wardrobe=" + choice.wardrobe())
+                    .orElse("redirect:/kits"));
+  }
+
+  /**
+   * Opens the fitting of a photo in a wardrobe; the first photo of its side where none is named.
+   */
+  @GetMapping({"/fitting/of", "/desk/fitting/of"})
+  String open(
+      @RequestParam("wardrobe") String wardrobe,
+      @RequestParam(name = "photo", required = false) Long photoId) {
+    Side side = fittings.wardrobe(wardrobe).side();
+    Long photo =
+        photoId != null
+            ? photoId
+            : photos.all(side).stream().findFirst().map(Photo::id).orElse(null);
+    if (photo == null) {
+      return side == Side.WALL ? "redirect:/photos" : "redirect:/desk/photos";
+    }
+    photos.get(photo);
+    long id = fittings.of(wardrobe, photo).id();
+    return (side == Side.WALL ? "redirect:/fitting/" : "redirect:/desk/fitting/") + id;
+  }
+
+  @GetMapping({"/fitting/{id}", "/desk/fitting/{id}"})
+  String fitting(@PathVariable("id") long id, Model model) {
+    FittingRow row = fittings.get(id);
+    Wardrobe wardrobe = fittings.wardrobe(row);
+    Photo photo = photos.get(row.photoId());
+    boolean desk = wardrobe.side() == Side.DESK;
+    model.addAttribute("row", row);
+    model.addAttribute("desk", desk);
+    model.addAttribute("wardrobe", wardrobe);
+    model.addAttribute("sections", bySection(wardrobe));
+    model.addAttribute("photo", photo);
+    model.addAttribute("photos", photos.all(wardrobe.side()));
+    model.addAttribute("choices", fittings.choices(row.wardrobe().split(":", 2)[0]));
+    model.addAttribute("data", Json.write(state(row, wardrobe, photo)));
+    return "fitting/fitting";
+  }
+
+  @GetMapping({"/fitting/{id}/result", "/desk/fitting/{id}/result"})
+  ResponseEntity<byte[]> result(
+      @PathVariable("id") long id, @RequestParam("format") String format) {
+    FittingRow row = fittings.get(id);
+    Photo photo = photos.get(row.photoId());
+    PictureFormat as = PictureFormat.ofName("." + format);
+    Wardrobe wardrobe = fittings.wardrobe(row);
+    byte[] file = stage.file(photo, fittings.fitting(row).stack(wardrobe.effects()), as);
+    return Answers.picture(file, as, photo.name(), wardrobe.title());
+  }
+
+  /** The paint of a worn effect as a file that the command line takes. */
+  @GetMapping({"/fitting/{id}/paint", "/desk/fitting/{id}/paint"})
+  ResponseEntity<byte[]> paint(@PathVariable("id") long id, @RequestParam("effect") String key) {
+    Worn worn =
+        fittings.fitting(fittings.get(id)).worn().stream()
+            .filter(w -> w.effect().equals(key))
+            .findFirst()
+            .orElseThrow(
+                () -> new org.nineveils.app.web.NotFound("The photo does not wear this effect."));
+    byte[] json =
+        Json.writePretty(PaintJson.format(worn.paint()))
+            .getBytes(java.nio.charset.StandardCharsets.UTF_8);
+    return Answers.download(json, MediaType.APPLICATION_JSON, "paint.json");
+  }
+
+  /** A section of the wardrobe with its effects. */
+  record Group(int number, String name, String rule, List<Wardrobe.Piece> pieces) {}
+
+  private static List<Group> bySection(Wardrobe wardrobe) {
+    return wardrobe.pieces().stream()
+        .collect(
+            java.util.stream.Collectors.groupingBy(
+                p -> p.offer().section(),
+                java.util.TreeMap::new,
+                java.util.stream.Collectors.toList()))
+        .values()
+        .stream()
+        .map(
+            pieces -> {
+              var first = pieces.get(0).offer();
+              return new Group(first.section(), first.sectionName(), first.rule().label(), pieces);
+            })
+        .toList();
+  }
+
+  private Map<String, Object> state(FittingRow row, Wardrobe wardrobe, Photo photo) {
+    Undo undo = Undo.of(journal, FittingService.scope(row.id()));
+    return Json.object(
+        "id", row.id(),
+        "rev", row.rev(),
+        "wardrobe", row.wardrobe(),
+        "photo", photo.id(),
+        "fitting", FittingJson.format(fittings.fitting(row)),
+        "undo", Map.of("canUndo", undo.canUndo(), "canRedo", undo.canRedo()),
+        "pieces", wardrobe.pieces().stream().map(FittingController::piece).toList());
+  }
+
+  private static Map<String, Object> piece(Wardrobe.Piece piece) {
+    return Json.object(
+        "key", piece.offer().key(),
+        "name", piece.offer().name(),
+        "section", piece.offer().section(),
+        "effect", EffectJson.format(piece.effect()));
+  }
+}

@@ -1,0 +1,154 @@
+package org.nineveils.app.kits;
+
+import java.util.List;
+import java.util.Optional;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.web.Conflict;
+import org.nineveils.app.web.NotFound;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Json;
+import org.nineveils.kit.Names;
+import org.nineveils.veil.Effect;
+import org.springframework.stereotype.Service;
+
+/** Effects as filed in kits. Filing is an edit of the kit; the veils are an edit of the effect. */
+@Service
+public class EffectService {
+  private final EffectStore store;
+  private final KitService kits;
+  private final Journal journal;
+
+  EffectService(EffectStore store, KitService kits, Journal journal) {
+    this.store = store;
+    this.kits = kits;
+    this.journal = journal;
+  }
+
+  /** What undo at the bench looks at. */
+  public static String scope(long effectId) {
+    return "effect:" + effectId;
+  }
+
+  /**
+   * The effect of that id.
+   *
+   * @throws NotFound with a sentence if there is none
+   */
+  public Rows.Effect get(long id) {
+    return store.find(id).orElseThrow(() -> new NotFound("This effect is no longer here."));
+  }
+
+  public Optional<Rows.Effect> find(long id) {
+    return store.find(id);
+  }
+
+  /** The effect that was worked on last. */
+  public Optional<Rows.Effect> latest() {
+    return store.latest();
+  }
+
+  /** The veils and note of an effect as filed. */
+  public Effect effect(Rows.Effect row) {
+    return EffectJson.parse(Json.read(row.doc(), "“%s”".formatted(row.name())));
+  }
+
+  public long add(long sectionId, String name, Effect effect) {
+    return add(sectionId, name, null, Json.write(EffectJson.format(effect)));
+  }
+
+  /** Copies an effect beside itself; the copy remembers where it came from. */
+  public long addVariant(long id) {
+    Rows.Effect from = get(id);
+    String base = from.name() + " variant";
+    String name = base;
+    for (int n = 2; store.nameTaken(from.kitId(), name, 0); n++) {
+      name = base + " " + n;
+    }
+    return add(from.sectionId(), name, id, from.doc());
+  }
+
+  private long add(long sectionId, String name, Long variantOf, String doc) {
+    Rows.Section section = kits.section(sectionId);
+    String clean = Names.check("An effect", name);
+    return journal.edit(
+        KitService.scope(section.kitId()),
+        "add " + clean,
+        () -> {
+          checkName(section.kitId(), clean, 0);
+          return store.add(section, clean, variantOf, doc);
+        });
+  }
+
+  /** Gives an effect another name or files it in another section, of this kit or another. */
+  public void file(long id, long sectionId, String name) {
+    Rows.Effect effect = get(id);
+    Rows.Section section = kits.section(sectionId);
+    String clean = Names.check("An effect", name);
+    journal.edit(
+        KitService.scope(effect.kitId()),
+        "file " + effect.name(),
+        () -> {
+          checkName(section.kitId(), clean, id);
+          boolean stays = effect.sectionId() == sectionId;
+          int last =
+              store.inSection(sectionId).stream().mapToInt(Rows.Effect::position).max().orElse(0);
+          store.file(id, section, stays ? effect.position() : last + 1, clean);
+          return null;
+        });
+  }
+
+  /** Moves an effect one place to the left (−1) or right (+1) within its section. */
+  public void move(long id, int by) {
+    Rows.Effect effect = get(id);
+    Rows.Section section = kits.section(effect.sectionId());
+    journal.edit(
+        KitService.scope(effect.kitId()),
+        "move " + effect.name(),
+        () -> {
+          List<Rows.Effect> row = store.inSection(section.id());
+          Order.moved(
+              row,
+              e -> e.id() == id,
+              by,
+              (e, place) -> store.file(e.id(), section, place, e.name()));
+          return null;
+        });
+  }
+
+  public void remove(long id) {
+    Rows.Effect effect = get(id);
+    journal.edit(
+        KitService.scope(effect.kitId()),
+        "remove " + effect.name(),
+        () -> {
+          store.remove(id);
+          return null;
+        });
+  }
+
+  /**
+   * Saves the veils and note.
+   *
+   * @param rev revision that the change was made on
+   * @param label what was done, for undo
+   * @throws Conflict with a sentence if the effect was changed meanwhile
+   */
+  public void save(long id, int rev, Effect effect, String label) {
+    Rows.Effect row = get(id);
+    journal.edit(
+        scope(id),
+        label,
+        () -> {
+          if (!store.save(id, rev, Json.write(EffectJson.format(effect)))) {
+            throw Conflict.stale("“%s”".formatted(row.name()));
+          }
+          return null;
+        });
+  }
+
+  private void checkName(long kitId, String name, long besides) {
+    if (store.nameTaken(kitId, name, besides)) {
+      throw Conflict.taken("an effect in this kit", name);
+    }
+  }
+}

@@ -1,0 +1,167 @@
+package org.nineveils.app.kits;
+
+import java.util.List;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.web.Conflict;
+import org.nineveils.app.web.NotFound;
+import org.nineveils.kit.Names;
+import org.nineveils.kit.StackingRule;
+import org.springframework.stereotype.Service;
+
+/** Kits and their sections. Every change can be taken back within its kit. */
+@Service
+public class KitService {
+  private final KitStore kits;
+  private final EffectStore effects;
+  private final Journal journal;
+
+  KitService(KitStore kits, EffectStore effects, Journal journal) {
+    this.kits = kits;
+    this.effects = effects;
+    this.journal = journal;
+  }
+
+  /** What undo in a kit looks at. */
+  public static String scope(long kitId) {
+    return "kit:" + kitId;
+  }
+
+  public List<Rows.Kit> kits() {
+    return kits.kits();
+  }
+
+  /**
+   * The kit of that id.
+   *
+   * @throws NotFound with a sentence if there is none
+   */
+  public Rows.Kit kit(long id) {
+    return kits.kit(id).orElseThrow(() -> new NotFound("This kit is no longer here."));
+  }
+
+  /** The section of that id. */
+  public Rows.Section section(long id) {
+    return kits.section(id).orElseThrow(() -> new NotFound("This section is no longer here."));
+  }
+
+  public List<Rows.Section> sections(long kitId) {
+    return kits.sections(kitId);
+  }
+
+  /** The sections of a kit with their effects. */
+  public List<Rows.FilledSection> filled(long kitId) {
+    return kits.sections(kitId).stream()
+        .map(section -> new Rows.FilledSection(section, effects.inSection(section.id())))
+        .toList();
+  }
+
+  /** Starts a kit, with a first section to file effects in. */
+  public long addKit(String name, String purpose) {
+    String clean = Names.check("A kit", name);
+    String line = line(purpose);
+    return journal.edit(
+        "kits",
+        "start " + clean,
+        () -> {
+          checkKitName(clean, 0);
+          long id = kits.addKit(clean, line);
+          kits.addSection(id, "Looks", StackingRule.ONE_AT_A_TIME.id());
+          return id;
+        });
+  }
+
+  public void changeKit(long id, String name, String purpose) {
+    Rows.Kit kit = kit(id);
+    String clean = Names.check("A kit", name);
+    String line = line(purpose);
+    journal.edit(
+        scope(id),
+        "rename " + kit.name(),
+        () -> {
+          checkKitName(clean, id);
+          kits.changeKit(id, clean, line);
+          return null;
+        });
+  }
+
+  public void removeKit(long id) {
+    Rows.Kit kit = kit(id);
+    journal.edit(
+        "kits",
+        "remove " + kit.name(),
+        () -> {
+          kits.removeKit(id);
+          return null;
+        });
+  }
+
+  public long addSection(long kitId, String name, StackingRule rule) {
+    kit(kitId);
+    String clean = Names.check("A section", name);
+    return journal.edit(
+        scope(kitId),
+        "add section " + clean,
+        () -> {
+          checkSectionName(kitId, clean, 0);
+          return kits.addSection(kitId, clean, rule.id());
+        });
+  }
+
+  public void changeSection(long id, String name, StackingRule rule) {
+    Rows.Section section = section(id);
+    String clean = Names.check("A section", name);
+    journal.edit(
+        scope(section.kitId()),
+        "change section " + section.name(),
+        () -> {
+          checkSectionName(section.kitId(), clean, id);
+          kits.changeSection(id, clean, rule.id());
+          return null;
+        });
+  }
+
+  /** Moves a section one place up (−1) or down (+1); the others are numbered anew. */
+  public void moveSection(long id, int by) {
+    Rows.Section section = section(id);
+    journal.edit(
+        scope(section.kitId()),
+        "move section " + section.name(),
+        () -> {
+          Order.moved(kits.sections(section.kitId()), s -> s.id() == id, by, kits::renumber);
+          return null;
+        });
+  }
+
+  /** Removes a section; the effects in it go with it, until undo. */
+  public void removeSection(long id) {
+    Rows.Section section = section(id);
+    journal.edit(
+        scope(section.kitId()),
+        "remove section " + section.name(),
+        () -> {
+          kits.removeSection(id);
+          Order.moved(kits.sections(section.kitId()), s -> false, 0, kits::renumber);
+          return null;
+        });
+  }
+
+  private void checkKitName(String name, long besides) {
+    if (kits.kitNameTaken(name, besides)) {
+      throw Conflict.taken("a kit", name);
+    }
+  }
+
+  private void checkSectionName(long kitId, String name, long besides) {
+    if (kits.sectionNameTaken(kitId, name, besides)) {
+      throw Conflict.taken("a section in this kit", name);
+    }
+  }
+
+  private static String line(String text) {
+    String clean = text == null ? "" : text.strip();
+    if (clean.length() > 200) {
+      throw new IllegalArgumentException("What the kit is for takes at most 200 characters.");
+    }
+    return clean;
+  }
+}

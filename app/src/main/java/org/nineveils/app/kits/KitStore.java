@@ -1,0 +1,94 @@
+package org.nineveils.app.kits;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Rows of kits and sections. */
+@Repository
+class KitStore {
+  private final JdbcClient db;
+
+  KitStore(JdbcClient db) {
+    this.db = db;
+  }
+
+  List<Rows.Kit> kits() {
+    return db.sql("select * from kit order by id").query(Rows.Kit.class).list();
+  }
+
+  Optional<Rows.Kit> kit(long id) {
+    return db.sql("select * from kit where id = ?").param(id).query(Rows.Kit.class).optional();
+  }
+
+  boolean kitNameTaken(String name, long besides) {
+    return db.sql("select exists (select 1 from kit where name = ? and id <> ?)")
+        .params(name, besides)
+        .query(Boolean.class)
+        .single();
+  }
+
+  long addKit(String name, String purpose) {
+    return db.sql("insert into kit (name, purpose) values (?, ?) returning id")
+        .params(name, purpose)
+        .query(Long.class)
+        .single();
+  }
+
+  void changeKit(long id, String name, String purpose) {
+    db.sql("update kit set name = ?, purpose = ?, rev = rev + 1 where id = ?")
+        .params(name, purpose, id)
+        .update();
+  }
+
+  void removeKit(long id) {
+    db.sql("delete from kit where id = ?").param(id).update();
+  }
+
+  List<Rows.Section> sections(long kitId) {
+    return db.sql("select * from section where kit_id = ? order by number")
+        .param(kitId)
+        .query(Rows.Section.class)
+        .list();
+  }
+
+  Optional<Rows.Section> section(long id) {
+    return db.sql("select * from section where id = ?")
+        .param(id)
+        .query(Rows.Section.class)
+        .optional();
+  }
+
+  boolean sectionNameTaken(long kitId, String name, long besides) {
+    return db.sql("select exists (select 1 from section where kit_id = ? and name = ? and id <> ?)")
+        .params(kitId, name, besides)
+        .query(Boolean.class)
+        .single();
+  }
+
+  long addSection(long kitId, String name, String rule) {
+    return db.sql(
+            """
+            insert into section (kit_id, number, name, rule)
+            select ?, coalesce(max(number), 0) + 1, ?, ? from section where kit_id = ?
+            returning id""")
+        .params(kitId, name, rule, kitId)
+        .query(Long.class)
+        .single();
+  }
+
+  void changeSection(long id, String name, String rule) {
+    db.sql("update section set name = ?, rule = ? where id = ?").params(name, rule, id).update();
+  }
+
+  void renumber(Rows.Section section, int number) {
+    if (section.number() != number) {
+      db.sql("update section set number = ? where id = ?").params(number, section.id()).update();
+    }
+  }
+
+  void removeSection(long id) {
+    db.sql("delete from section where id = ?").param(id).update();
+  }
+}

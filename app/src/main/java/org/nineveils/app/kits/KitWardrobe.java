@@ -1,0 +1,55 @@
+package org.nineveils.app.kits;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.nineveils.app.fitting.Wardrobe;
+import org.nineveils.app.fitting.WardrobeSource;
+import org.nineveils.app.photos.Side;
+import org.nineveils.kit.Offer;
+import org.nineveils.kit.StackingRule;
+import org.springframework.stereotype.Component;
+
+/** Offers a kit, as it is now, to fittings on the test wall. */
+@Component
+class KitWardrobe implements WardrobeSource {
+  private final KitService kits;
+  private final EffectService effects;
+
+  KitWardrobe(KitService kits, EffectService effects) {
+    this.kits = kits;
+    this.effects = effects;
+  }
+
+  @Override
+  public String prefix() {
+    return "kit";
+  }
+
+  @Override
+  public List<Choice> choices() {
+    return kits.kits().stream().map(k -> new Choice(prefix() + ":" + k.id(), k.name())).toList();
+  }
+
+  @Override
+  public Wardrobe open(long id) {
+    Rows.Kit kit = kits.kit(id);
+    List<Wardrobe.Piece> pieces = new ArrayList<>();
+    for (Rows.FilledSection filled : kits.filled(id)) {
+      Rows.Section section = filled.section();
+      StackingRule rule = StackingRule.ofId(section.rule());
+      for (Rows.Effect row : filled.effects()) {
+        Offer offer =
+            new Offer(
+                String.valueOf(row.id()),
+                row.name(),
+                section.number(),
+                section.name(),
+                rule,
+                row.position());
+        String small = "/effects/%d/small?photo={photo}".formatted(row.id());
+        pieces.add(new Wardrobe.Piece(offer, effects.effect(row), small));
+      }
+    }
+    return new Wardrobe(kit.name(), "/kits/" + id, Side.WALL, pieces);
+  }
+}

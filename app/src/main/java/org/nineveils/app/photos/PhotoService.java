@@ -1,0 +1,115 @@
+package org.nineveils.app.photos;
+
+import java.util.List;
+import org.nineveils.app.data.Blobs;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.web.Conflict;
+import org.nineveils.app.web.NotFound;
+import org.nineveils.kit.Names;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureReader;
+import org.springframework.stereotype.Service;
+
+/** Takes photos in and gives them out as pictures. */
+@Service
+public class PhotoService {
+  /** What undo on the page of photos looks at. */
+  public static final String SCOPE = "photos";
+
+  private final PhotoStore store;
+  private final Blobs blobs;
+  private final Journal journal;
+  private final DecodedPhotos decoded;
+
+  PhotoService(PhotoStore store, Blobs blobs, Journal journal) {
+    this.store = store;
+    this.blobs = blobs;
+    this.journal = journal;
+    this.decoded =
+        new DecodedPhotos(photo -> PictureReader.read(blobs.get(photo.sha()), photo.name()));
+  }
+
+  public List<Photo> all(Side side) {
+    return store.all(side);
+  }
+
+  /**
+   * The photo of that id.
+   *
+   * @throws NotFound with a sentence if there is none
+   */
+  public Photo get(long id) {
+    return store.find(id).orElseThrow(() -> new NotFound("This photo is no longer here."));
+  }
+
+  /**
+   * Takes a file in, if it is a picture that can be read to the end.
+   *
+   * @param fileName as it came; the photo is named after it
+   * @throws org.nineveils.picture.PictureException with a sentence if it is no usable picture
+   */
+  public Photo add(Side side, String fileName, byte[] bytes) {
+    String plain = fileName.replace('\\', '/');
+    String shown = plain.substring(plain.lastIndexOf('/') + 1);
+    Picture picture = PictureReader.read(bytes, shown);
+    String sha = blobs.put(bytes);
+    long id =
+        journal.edit(
+            SCOPE,
+            "add " + shown,
+            () -> store.add(side, freeName(side, shown), sha, picture.width(), picture.height()));
+    Photo photo = get(id);
+    decoded.remember(photo, picture);
+    return photo;
+  }
+
+  /** Gives a photo another name. */
+  public void rename(long id, String name) {
+    Photo photo = get(id);
+    String clean = Names.check("A photo", name);
+    journal.edit(
+        SCOPE,
+        "rename " + photo.name(),
+        () -> {
+          if (!clean.equalsIgnoreCase(photo.name())
+              && store.nameTaken(Side.ofId(photo.side()), clean)) {
+            throw Conflict.taken("a photo", clean);
+          }
+          store.rename(id, clean);
+          return null;
+        });
+  }
+
+  /** Takes a photo off; its file stays, so that undo brings it back. */
+  public void remove(long id) {
+    Photo photo = get(id);
+    journal.edit(
+        SCOPE,
+        "take off " + photo.name(),
+        () -> {
+          store.remove(id);
+          return null;
+        });
+  }
+
+  /** The photo at full size. */
+  public Picture full(Photo photo) {
+    return decoded.full(photo);
+  }
+
+  /** The photo with a long side of at most that many pixels. */
+  public Picture scaled(Photo photo, int longSide) {
+    return decoded.scaled(photo, longSide);
+  }
+
+  private String freeName(Side side, String fileName) {
+    int dot = fileName.lastIndexOf('.');
+    String base = (dot > 0 ? fileName.substring(0, dot) : fileName).strip();
+    base = base.isEmpty() ? "photo" : base.substring(0, Math.min(base.length(), Names.MAX - 5));
+    String name = base;
+    for (int n = 2; store.nameTaken(side, name); n++) {
+      name = base + " " + n;
+    }
+    return name;
+  }
+}

@@ -1,0 +1,81 @@
+package org.nineveils.app.photos;
+
+import java.io.IOException;
+import java.util.Map;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.render.Thumbnails;
+import org.nineveils.app.web.Undo;
+import org.nineveils.document.Json;
+import org.nineveils.picture.Limits;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The page of the test wall, uploads, and small pictures of plain photos. */
+@Controller
+class PhotosController {
+  private final PhotoService photos;
+  private final Thumbnails thumbnails;
+  private final Journal journal;
+
+  PhotosController(PhotoService photos, Thumbnails thumbnails, Journal journal) {
+    this.photos = photos;
+    this.thumbnails = thumbnails;
+    this.journal = journal;
+  }
+
+  @GetMapping("/photos")
+  String wall(Model model) {
+    model.addAttribute("photos", photos.all(Side.WALL));
+    model.addAttribute("undo", Undo.of(journal, PhotoService.SCOPE));
+    model.addAttribute("maxMegabytes", Limits.MAX_BYTES >> 20);
+    return "photos/wall";
+  }
+
+  @PostMapping("/api/photos/{side}")
+  @ResponseBody
+  Photo add(@PathVariable("side") String side, @RequestParam("file") MultipartFile file)
+      throws IOException {
+    String name = file.getOriginalFilename() == null ? "photo" : file.getOriginalFilename();
+    return photos.add(Side.ofId(side), name, file.getBytes());
+  }
+
+  @PutMapping("/api/photos/{id}")
+  @ResponseBody
+  Map<String, Object> rename(@PathVariable("id") long id, @RequestBody String body) {
+    photos.rename(id, Json.read(body, "The request").text("name"));
+    return Map.of();
+  }
+
+  @DeleteMapping("/api/photos/{id}")
+  @ResponseBody
+  Map<String, Object> remove(@PathVariable("id") long id) {
+    photos.remove(id);
+    return Map.of();
+  }
+
+  @PostMapping("/api/photos/undo")
+  @ResponseBody
+  Map<String, Object> undo(@RequestParam("redo") boolean redo) {
+    return Undo.run(journal, PhotoService.SCOPE, redo);
+  }
+
+  @GetMapping("/photos/{id}/small")
+  ResponseEntity<byte[]> small(@PathVariable("id") long id) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(CacheControl.noCache())
+        .body(thumbnails.plain(photos.get(id)));
+  }
+}

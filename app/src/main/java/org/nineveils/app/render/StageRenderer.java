@@ -1,0 +1,137 @@
+package org.nineveils.app.render;
+
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicLong;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.document.Json;
+import org.nineveils.mask.Cover;
+import org.nineveils.mask.Coverage;
+import org.nineveils.mask.Paint;
+import org.nineveils.picture.Area;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureFormat;
+import org.nineveils.picture.PictureWriter;
+import org.nineveils.picture.Quantise;
+import org.nineveils.proof.Histogram;
+import org.nineveils.stack.Cancel;
+import org.nineveils.stack.CoverageCache;
+import org.nineveils.stack.Renderer;
+import org.nineveils.stack.Stack;
+import org.springframework.stereotype.Service;
+
+/**
+ * Renders for stages. An answer is one packet: four bytes with the length of a JSON head (big
+ * endian), the head, then R, G, B, 255 for each pixel. Raw pixels cost a quarter of what JPEG
+ * coding costs on one machine, and they are exact.
+ */
+@Service
+public class StageRenderer {
+  private static final long KEPT_COVERAGE = 24_000_000;
+  private static final int MOST_VIEWS = 256;
+
+  private final PhotoService photos;
+  private final CoverageCache coverage = new CoverageCache(KEPT_COVERAGE);
+  private final Map<String, AtomicLong> views =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, AtomicLong> eldest) {
+          return size() > MOST_VIEWS;
+        }
+      };
+
+  StageRenderer(PhotoService photos) {
+    this.photos = photos;
+  }
+
+  /**
+   * Renders what a stage asks for.
+   *
+   * @throws org.nineveils.stack.Cancelled if the same view asked again meanwhile
+   */
+  public byte[] packet(Photo photo, StageRequest request, Stack stack) {
+    Cancel cancel = newest(request.view());
+    Picture source = photos.scaled(photo, request.longSide());
+    Area area = request.area() == null ? source.area() : clip(request.area(), source);
+    long start = System.nanoTime();
+    Picture out = Renderer.render(source, area, request.wanted(stack), coverage, cancel);
+    double millis = (System.nanoTime() - start) / 1e6;
+    return pack(photo, source, area, out, millis);
+  }
+
+  /** Where a veil covers: a packet whose alpha is the coverage. */
+  public byte[] maskPacket(Photo photo, StageRequest request, Cover cover, Paint paint) {
+    Picture source = photos.scaled(photo, request.longSide());
+    Area area = request.area() == null ? source.area() : clip(request.area(), source);
+    Coverage covered = coverage.coverage(cover, paint, source.longSide(), area);
+    float[] values = covered.values();
+    ByteBuffer packet = packet(head(photo, source, area), values.length);
+    for (float value : values) {
+      packet.put((byte) 0).put((byte) 0).put((byte) 0).put((byte) Quantise.to8(value));
+    }
+    return packet.array();
+  }
+
+  /** The finished picture at full size as a file. */
+  public byte[] file(Photo photo, Stack stack, PictureFormat format) {
+    return PictureWriter.write(Renderer.render(photos.full(photo), stack), format);
+  }
+
+  private Cancel newest(String view) {
+    if (view.isEmpty()) {
+      return Cancel.NEVER;
+    }
+    AtomicLong turns;
+    synchronized (views) {
+      turns = views.computeIfAbsent(view, v -> new AtomicLong());
+    }
+    long mine = turns.incrementAndGet();
+    return () -> turns.get() != mine;
+  }
+
+  /** The part of the wanted area that lies in the picture. */
+  private static Area clip(Area a, Picture source) {
+    int x = Math.min(a.x(), source.width() - 1);
+    int y = Math.min(a.y(), source.height() - 1);
+    return new Area(
+        x, y, Math.min(a.width(), source.width() - x), Math.min(a.height(), source.height() - y));
+  }
+
+  private static byte[] pack(Photo photo, Picture whole, Area area, Picture out, double millis) {
+    Histogram h = Histogram.of(out);
+    Map<String, Object> head = head(photo, whole, area);
+    head.putAll(
+        Json.object(
+            "red", h.red(),
+            "green", h.green(),
+            "blue", h.blue(),
+            "blown", h.blown(),
+            "blocked", h.blocked(),
+            "millis", millis));
+    ByteBuffer packet = packet(head, out.r().length);
+    Quantise.toRgba8(out, packet.array(), packet.position());
+    return packet.array();
+  }
+
+  private static Map<String, Object> head(Photo photo, Picture whole, Area area) {
+    return Json.object(
+        "width", area.width(),
+        "height", area.height(),
+        "x", area.x(),
+        "y", area.y(),
+        "wholeWidth", whole.width(),
+        "wholeHeight", whole.height(),
+        "photoWidth", photo.width(),
+        "photoHeight", photo.height());
+  }
+
+  /** Room for a packet, filled up to the first pixel. */
+  private static ByteBuffer packet(Map<String, Object> head, int pixels) {
+    byte[] text = Json.write(head).getBytes(StandardCharsets.UTF_8);
+    ByteBuffer packet = ByteBuffer.allocate(4 + text.length + pixels * 4);
+    return packet.putInt(text.length).put(text);
+  }
+}

@@ -1,0 +1,37 @@
+package org.nineveils.app.render;
+
+import org.nineveils.document.Fields;
+import org.nineveils.picture.Area;
+import org.nineveils.stack.Stack;
+
+/**
+ * A picture that a stage asks for.
+ *
+ * @param longSide of the whole picture, pixels; larger than the photo means the photo's own size
+ * @param area part of it that is wanted; null for all of it
+ * @param view name of the asking stage: a newer request of the same view cancels an older one
+ * @param plain without any veil
+ */
+public record StageRequest(int longSide, Area area, String view, boolean plain) {
+  private static final int MAX_LONG_SIDE = 20_000;
+
+  /** Reads the request's own fields; the stack comes from elsewhere. */
+  public static StageRequest parse(Fields f) {
+    int longSide = f.whole("longSide");
+    if (longSide < 1 || longSide > MAX_LONG_SIDE) {
+      throw new IllegalArgumentException(
+          "The long side must be 1 to %d pixels, but was %d.".formatted(MAX_LONG_SIDE, longSide));
+    }
+    Area area = null;
+    if (f.has("area")) {
+      Fields a = f.object("area");
+      area = new Area(a.whole("x"), a.whole("y"), a.whole("width"), a.whole("height"));
+    }
+    return new StageRequest(longSide, area, f.text("view", ""), f.flag("plain", false));
+  }
+
+  /** The stack to render: the given one, or none where the plain photo is wanted. */
+  Stack wanted(Stack stack) {
+    return plain ? Stack.plain() : stack;
+  }
+}

@@ -1,0 +1,16 @@
+package org.nineveils.app.web;
+
+import jakarta.servlet.http.HttpServletRequest;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ModelAttribute;
+
+/** What every page's frame needs. */
+@ControllerAdvice
+class CommonModel {
+  /** First part of the path, by which the frame marks the room that one is in. */
+  @ModelAttribute("room")
+  String room(HttpServletRequest request) {
+    String[] parts = request.getRequestURI().split("/");
+    return parts.length > 1 ? parts[1] : "kits";
+  }
+}

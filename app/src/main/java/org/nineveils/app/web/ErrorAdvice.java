@@ -1,0 +1,100 @@
+package org.nineveils.app.web;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Map;
+import org.nineveils.document.DocumentException;
+import org.nineveils.picture.PictureException;
+import org.nineveils.release.ReleaseException;
+import org.nineveils.stack.Cancelled;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.HttpMediaTypeNotSupportedException;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
+
+/** Turns every fault into a sentence: JSON for scripts, a page for people, never a stack trace. */
+@ControllerAdvice
+class ErrorAdvice {
+  private static final Logger LOG = LoggerFactory.getLogger(ErrorAdvice.class);
+
+  @ExceptionHandler({
+    DocumentException.class,
+    PictureException.class,
+    ReleaseException.class,
+    IllegalArgumentException.class
+  })
+  Object unusable(RuntimeException fault, HttpServletRequest request) {
+    return answer(HttpStatus.UNPROCESSABLE_CONTENT, fault.getMessage(), request);
+  }
+
+  @ExceptionHandler(NotFound.class)
+  Object missing(NotFound fault, HttpServletRequest request) {
+    return answer(HttpStatus.NOT_FOUND, fault.getMessage(), request);
+  }
+
+  @ExceptionHandler(NoResourceFoundException.class)
+  Object noPage(HttpServletRequest request) {
+    return answer(HttpStatus.NOT_FOUND, "There is no page at this address.", request);
+  }
+
+  @ExceptionHandler(Conflict.class)
+  Object conflict(Conflict fault, HttpServletRequest request) {
+    return answer(HttpStatus.CONFLICT, fault.getMessage(), request);
+  }
+
+  /** A newer request took its place: there is nothing to say and nobody to read it. */
+  @ExceptionHandler(Cancelled.class)
+  ResponseEntity<Void> cancelled() {
+    return ResponseEntity.noContent().build();
+  }
+
+  @ExceptionHandler(MaxUploadSizeExceededException.class)
+  Object tooLarge(HttpServletRequest request) {
+    return answer(
+        HttpStatus.CONTENT_TOO_LARGE,
+        "The file is larger than what is taken here; nothing was kept of it.",
+        request);
+  }
+
+  @ExceptionHandler({
+    MethodArgumentTypeMismatchException.class,
+    MissingServletRequestParameterException.class,
+    MultipartException.class,
+    HttpRequestMethodNotSupportedException.class,
+    HttpMediaTypeNotSupportedException.class,
+    org.springframework.http.converter.HttpMessageNotReadableException.class
+  })
+  Object badRequest(HttpServletRequest request) {
+    return answer(
+        HttpStatus.BAD_REQUEST, "The request does not make sense; nothing was changed.", request);
+  }
+
+  @ExceptionHandler(Exception.class)
+  Object unexpected(Exception fault, HttpServletRequest request) {
+    LOG.error("unexpected fault at {} {}", request.getMethod(), request.getRequestURI(), fault);
+    return answer(
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "Something went wrong in the application. What was saved before is safe; try again.",
+        request);
+  }
+
+  private static Object answer(HttpStatus status, String sentence, HttpServletRequest request) {
+    if (request.getRequestURI().startsWith("/api/")) {
+      return ResponseEntity.status(status)
+          .contentType(MediaType.APPLICATION_JSON)
+          .body(Map.of("sentence", sentence));
+    }
+    ModelAndView page = new ModelAndView("web/fault", Map.of("sentence", sentence), status);
+    return page;
+  }
+}

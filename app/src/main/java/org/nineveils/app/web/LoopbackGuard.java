@@ -1,0 +1,30 @@
+package org.nineveils.app.web;
+
+import java.net.InetAddress;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.WebServerFactoryCustomizer;
+import org.springframework.stereotype.Component;
+
+/** Refuses to start on an address that others reach while no password is set. */
+@Component
+class LoopbackGuard implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
+  private final InetAddress address;
+  private final String password;
+
+  LoopbackGuard(
+      @Value("${server.address}") InetAddress address,
+      @Value("${nineveils.password}") String password) {
+    this.address = address;
+    this.password = password;
+  }
+
+  @Override
+  public void customize(TomcatServletWebServerFactory factory) {
+    if (!address.isLoopbackAddress() && password.isEmpty()) {
+      throw new IllegalStateException(
+          "Set NINEVEILS_PASSWORD before listening on %s: other machines reach that address."
+              .formatted(address.getHostAddress()));
+    }
+  }
+}

@@ -1,0 +1,271 @@
+// The bench: an effect is built veil by veil on a photo.
+import { send } from "../web/http.js";
+import { listen } from "../web/keys.js";
+import { Saver } from "../web/saver.js";
+import { say, sayFault } from "../web/say.js";
+import { Brush } from "../stage/brush.js";
+import { Stage } from "../stage/stage.js";
+import { Rail } from "../rail/rail.js";
+import { clipped, drawHistogram } from "../readings/histogram.js";
+import { changed, described, doubled, dropped, hung, newVeil, placedAt, setTo } from "./effect.js";
+import { kindChooser } from "./kinds.js";
+import { openVeil } from "./open-veil.js";
+import { showSpot } from "../readings/spot.js";
+
+const root = document.querySelector("[data-bench]");
+const find = (name) => document.querySelector(`[data-${name}]`);
+const state = JSON.parse(root.dataset.state);
+const api = `/api/effects/${state.id}`;
+const kinds = new Map(state.kinds.map((k) => [k.id, k]));
+const photos = new Map(
+  [...root.querySelectorAll("[data-photos] [data-photo]")].map((button) => {
+    const { photo, name, width, height } = button.dataset;
+    return [Number(photo), { id: Number(photo), name, width: Number(width), height: Number(height), button }];
+  }),
+);
+
+let effect = state.effect;
+let paint = state.paint;
+let photo = photos.get(state.photo) ?? photos.values().next().value;
+let openId = null;
+let panel = null;
+let stroke = null; // being painted, or painted and not stored yet
+let storing = false;
+let plainTones = null;
+
+const veilOf = (id) => effect.veils.find((v) => v.id === id);
+const newId = () => crypto.randomUUID().slice(0, 8);
+
+const stage = new Stage(
+  root.querySelector("[data-stage]"),
+  {
+    address: `${api}/render`,
+    photo: () => photo,
+    body: () => (storing ? null : request()),
+    maskBody: () => (openId && !storing ? { ...request(), mask: openId } : null),
+  },
+  {
+    finished(shot) {
+      drawHistogram(find("histogram"), shot.head);
+      find("clipped").textContent = clipped(shot.head);
+      if (!stroke) stage.paintUnderHand(null);
+    },
+    plain(shot) {
+      plainTones = shot.head;
+      panel?.tones(plainTones);
+    },
+    spot: (point) => showSpot(find("spot"), find("spot-figures"), point && stage.readAt(point.x, point.y)),
+  },
+);
+
+function request() {
+  const body = { photo: photo.id, effect };
+  return stroke ? { ...body, stroke, veil: openId } : body;
+}
+
+const saved = find("saved");
+const saver = new Saver(state.rev, (rev, next) => send("PUT", api, { rev, ...next }), ({ saving, saved: answer, fault, idle }) => {
+  if (saving) saved.textContent = "Saving";
+  if (answer?.undo) showUndo(answer.undo);
+  if (idle) saved.textContent = "Saved";
+  if (fault) {
+    saved.textContent = "Not saved";
+    if (fault.status === 409) say(fault.message, { fault: true, label: "Reload", action: () => location.reload() });
+    else sayFault(fault);
+  }
+});
+
+function showUndo({ canUndo, canRedo }) {
+  document.querySelector("[data-undo-button]").disabled = !canUndo;
+  document.querySelector("[data-redo-button]").disabled = !canRedo;
+}
+
+/** Shows an effect and asks for its picture; stores it where a label says what was done. */
+function take(next, label) {
+  effect = next;
+  if (!veilOf(openId)) openId = null;
+  show();
+  stage.refresh();
+  if (label) saver.save({ effect, label });
+}
+
+const rail = new Rail(find("veils"), {
+  pick: (id) => open(openId === id ? null : id),
+  hem(id, opacity, rests) {
+    take(changed(effect, id, { opacity }), rests && `opacity of ${veilOf(id).name}`);
+  },
+  move(id, index) {
+    if (effect.veils[index]?.id !== id) take(placedAt(effect, id, index), `move ${veilOf(id).name}`);
+  },
+});
+
+const hang = document.createElement("button");
+hang.className = "hang";
+hang.type = "button";
+hang.textContent = "Hang a veil";
+find("veils").append(hang);
+const chooser = kindChooser(find("kinds"), hang, state.kinds, (kind) => {
+  const veil = newVeil(kind, effect, newId());
+  take(hung(effect, veil, openId), `hang ${veil.name}`);
+  open(veil.id);
+});
+
+function open(id) {
+  openId = id;
+  panel = null;
+  const veil = id && veilOf(id);
+  if (veil) {
+    panel = openVeil(veil, kinds.get(veil.kind), state.blends, {
+      change: (fields, what) => take(changed(effect, id, fields), `${what} of ${veilOf(id).name}`),
+      input: (key, value) => take(setTo(effect, id, key, value)),
+      setting: (key, value, label) => take(setTo(effect, id, key, value), `${label} of ${veilOf(id).name}`),
+      lift: () => lift(id),
+      double: () => take(doubled(effect, id, newId()), `double ${veilOf(id).name}`),
+      drop: () => drop(id),
+      close: () => open(null),
+      clear: () => clearPaint(id),
+    });
+    if (plainTones) panel.tones(plainTones);
+    find("veils").style.setProperty("--open-width", `${panel.width + 46}px`);
+  }
+  show();
+  stage.refresh();
+}
+
+function lift(id) {
+  const veil = veilOf(id);
+  if (veil) take(changed(effect, id, { lifted: !veil.lifted }), `${veil.lifted ? "let down" : "lift"} ${veil.name}`);
+}
+
+function drop(id) {
+  const veil = veilOf(id);
+  if (!veil) return;
+  take(dropped(effect, id), `drop ${veil.name}`);
+  say(`“${veil.name}” was dropped.`, { action: () => undo(false) });
+}
+
+function show() {
+  const items = effect.veils.map((veil) => ({
+    id: veil.id,
+    name: veil.name,
+    what: described(veil, kinds.get(veil.kind)),
+    kind: veil.kind,
+    opacity: veil.opacity,
+    lifted: veil.lifted,
+    woven: veil.mask.cover === "brush-on",
+  }));
+  rail.show(items, openId, panel?.element);
+  const veil = veilOf(openId);
+  const painted = (paint[openId]?.length ?? 0) > 0;
+  panel?.show(veil, painted);
+  const brushed = veil !== undefined && veil.mask.cover === "brush-on" && !veil.lifted;
+  if (brush.armed !== brushed) brush.arm(brushed);
+  stage.maskButton(veil !== undefined && (brushed || painted));
+  stage.label(brushed && !painted ? `Paint ${veil.meantFor || "where"} “${veil.name}” should show` : "");
+  const n = effect.veils.length;
+  const up = effect.veils.filter((v) => v.lifted).length;
+  find("rail-count").textContent = n === 0 ? "no veil yet" : `${n} ${n === 1 ? "veil" : "veils"}${up ? ` · ${up} lifted` : ""} · drag a hem to set its opacity`;
+  hang.hidden = n >= state.maxVeils;
+  const note = find("note");
+  if (document.activeElement !== note) note.value = effect.note;
+}
+
+const brush = new Brush(stage, document.querySelector("[data-brush]"), {
+  progress(next) {
+    stroke = next;
+    if (!storing) stage.refresh();
+  },
+  async done(next) {
+    stroke = next;
+    storing = true;
+    const veil = openId;
+    const answer = await saver.queue(() => send("POST", `${api}/paint`, { photo: photo.id, veil, stroke: next }));
+    if (answer) paint = { ...paint, [veil]: [...(paint[veil] ?? []), next] };
+    if (stroke === next) stroke = null;
+    storing = false;
+    show();
+    stage.refresh();
+  },
+});
+
+async function clearPaint(veil) {
+  const address = `${api}/paint?photo=${photo.id}&veil=${encodeURIComponent(veil)}`;
+  if (!(await saver.queue(() => send("DELETE", address)))) return;
+  paint = { ...paint, [veil]: [] };
+  show();
+  stage.refresh();
+}
+
+async function undo(redo) {
+  const answer = await saver.queue(() => send("POST", `${api}/undo?redo=${redo}&photo=${photo.id}`));
+  if (!answer) return;
+  say(answer.said);
+  paint = answer.paint;
+  const veil = openId;
+  effect = answer.effect;
+  open(effect.veils.some((v) => v.id === veil) ? veil : null);
+}
+
+async function choosePhoto(next) {
+  if (!next || next === photo) return;
+  photo = next;
+  plainTones = null;
+  history.replaceState(null, "", `/bench/${state.id}?photo=${photo.id}`);
+  showPhoto();
+  try {
+    const answer = await send("GET", `${api}?photo=${next.id}`);
+    if (photo !== next) return;
+    paint = answer.paint;
+    show();
+    stage.refresh();
+  } catch (error) {
+    sayFault(error);
+  }
+}
+
+function neighbour(step) {
+  const all = [...photos.values()];
+  choosePhoto(all[(all.indexOf(photo) + step + all.length) % all.length]);
+}
+
+function showPhoto() {
+  for (const p of photos.values()) p.button.setAttribute("aria-current", String(p === photo));
+  photo.button.scrollIntoView({ block: "nearest" });
+  find("photo-size").textContent = `${photo.width} × ${photo.height}`;
+  for (const link of document.querySelectorAll("[data-format]")) {
+    link.href = `/bench/${state.id}/result?photo=${photo.id}&format=${link.dataset.format}`;
+  }
+  const fitting = find("fitting");
+  fitting.href = fitting.href.replace(/&photo=\d+|$/, `&photo=${photo.id}`);
+}
+
+for (const p of photos.values()) p.button.addEventListener("click", () => choosePhoto(p));
+document.querySelector("[data-undo-button]").addEventListener("click", () => undo(false));
+document.querySelector("[data-redo-button]").addEventListener("click", () => undo(true));
+find("note").addEventListener("change", (event) => take({ ...effect, note: event.target.value }, "note"));
+
+listen([
+  { keys: ["p"], says: "hold for the plain photo", run: () => stage.holdPlain(true), up: () => stage.holdPlain(false) },
+  { keys: ["c"], says: "side by side", run: () => stage.toggleSide() },
+  { keys: ["z"], says: "1:1 at the pointer, and back", run: () => stage.toggleFull() },
+  { keys: ["1", "2", "3", "4", "5", "6", "7", "8", "9"], shown: ["1", "9"], says: "pick a veil", run: (e) => effect.veils[e.key - 1] && open(effect.veils[e.key - 1].id) },
+  { keys: ["h"], says: "hang a veil", run: () => chooser.open() },
+  { keys: ["v"], says: "lift or let down the open veil", run: () => lift(openId) },
+  { keys: ["delete"], says: "drop the open veil", run: () => drop(openId) },
+  { keys: ["escape"], says: "close the open veil", run: () => chooser.close() || open(null) },
+  { keys: ["d"], says: "smaller brush", repeats: true, run: () => brush.larger(false) },
+  { keys: ["f"], says: "larger brush", repeats: true, run: () => brush.larger(true) },
+  { keys: ["s"], says: "softer brush", repeats: true, run: () => brush.softer(true) },
+  { keys: ["g"], says: "harder brush", repeats: true, run: () => brush.softer(false) },
+  { keys: ["r"], says: "reveal or hide", run: () => brush.toggleReveal() },
+  { keys: ["m"], says: "show the mask", run: () => openId && stage.toggleMask() },
+  { keys: ["n"], says: "next photo", run: () => neighbour(1) },
+  { keys: ["b"], says: "photo before", run: () => neighbour(-1) },
+  { keys: ["ctrl+z"], says: "undo", shown: ["Ctrl", "Z"], run: () => undo(false) },
+  { keys: ["ctrl+shift+z"], says: "redo", shown: ["Ctrl", "Shift", "Z"], run: () => undo(true) },
+]);
+
+showUndo(state.undo);
+showPhoto();
+show();
+stage.refresh();

@@ -1,0 +1,61 @@
+// Effects as plain data: every function gives a new effect and leaves the old one as it was.
+
+/** A veil of a kind with every setting at its start. */
+export function newVeil(kind, effect, id) {
+  const same = effect.veils.filter((v) => v.kind === kind.id).length;
+  return {
+    id,
+    name: same === 0 ? kind.label : `${kind.label} ${same + 1}`,
+    kind: kind.id,
+    blend: "normal",
+    opacity: 1,
+    lifted: false,
+    mask: { cover: "everywhere" },
+    meantFor: "",
+    settings: Object.fromEntries(kind.settings.map((s) => [s.key, s.start])),
+  };
+}
+
+/** The effect with a veil hung behind the one with that id, or last. */
+export function hung(effect, veil, behind) {
+  const at = effect.veils.findIndex((v) => v.id === behind);
+  const veils = [...effect.veils];
+  veils.splice(at < 0 ? veils.length : at + 1, 0, veil);
+  return { ...effect, veils };
+}
+
+/** The effect with some fields of a veil changed. */
+export function changed(effect, id, fields) {
+  return { ...effect, veils: effect.veils.map((v) => (v.id === id ? { ...v, ...fields } : v)) };
+}
+
+/** The effect with one setting of a veil changed. */
+export function setTo(effect, id, key, value) {
+  const veil = effect.veils.find((v) => v.id === id);
+  return changed(effect, id, { settings: { ...veil.settings, [key]: value } });
+}
+
+/** The effect without a veil. */
+export const dropped = (effect, id) => ({ ...effect, veils: effect.veils.filter((v) => v.id !== id) });
+
+/** The effect with a veil at another place. */
+export function placedAt(effect, id, index) {
+  const veil = effect.veils.find((v) => v.id === id);
+  const veils = effect.veils.filter((v) => v.id !== id);
+  veils.splice(index, 0, veil);
+  return { ...effect, veils };
+}
+
+/** The effect with a copy of a veil hung right behind it. */
+export function doubled(effect, id, copyId) {
+  const veil = effect.veils.find((v) => v.id === id);
+  return hung(effect, { ...veil, id: copyId, name: `${veil.name} again`.slice(0, 60) }, id);
+}
+
+/** What stands under a veil's name on the rail. */
+export function described(veil, kind) {
+  const parts = [kind.label];
+  if (veil.mask.cover === "brush-on") parts.push("brush on");
+  if (veil.lifted) parts.push("lifted");
+  return parts.join(" · ");
+}

@@ -1,0 +1,250 @@
+// The rail: cloths in the order in which the light goes through them. Drag a hem to set opacity,
+// drag a cloth along the rail to move it, pick one to open it in place.
+import { cloth, dropOf, folds, ghost, opacityAt, roll } from "./cloth.js";
+
+const NS = "http://www.w3.org/2000/svg";
+const FOOT = 24;
+const NARROW = 62;
+const TINY = 30;
+const DRAG_FROM = 7;
+const HOLD = 44; // width of the cloth that stays in sight beside an open veil
+
+/**
+ * An item is { id, name, what, kind, opacity, lifted, woven, layers }: what stands under the name,
+ * layers how many cloths are seen behind one another.
+ */
+export class Rail {
+  #items = [];
+  #elements = new Map();
+  #open = null;
+  #dragging = null;
+
+  /** @param on { pick(id), hem(id, opacity, rests), move?(id, index) } */
+  constructor(root, on) {
+    this.root = root;
+    this.on = on;
+    new ResizeObserver(() => this.#drawAll()).observe(root);
+  }
+
+  /** Shows items; panel is the element that an open item shows beside its cloth. */
+  show(items, openId = null, panel = null) {
+    this.#items = items;
+    this.#open = openId;
+    const rest = [...this.root.children].filter((e) => !e.classList.contains("veil"));
+    const wanted = items.map((item, i) => this.#element(item, i, panel));
+    for (const [id, element] of this.#elements) {
+      if (!items.some((item) => item.id === id)) {
+        element.remove();
+        this.#elements.delete(id);
+      }
+    }
+    const order = [...wanted, ...rest];
+    order.forEach((element, i) => {
+      if (this.root.children[i] !== element) this.root.insertBefore(element, this.root.children[i] ?? null);
+    });
+    this.#drawAll();
+  }
+
+  focus(id) {
+    this.#elements.get(id)?.querySelector(".pick").focus();
+  }
+
+  #element(item, index, panel) {
+    const element = this.#elements.get(item.id) ?? this.#make(item.id);
+    element.dataset.kind = item.kind;
+    element.classList.toggle("is-woven", item.woven);
+    element.classList.toggle("is-lifted", item.lifted);
+    const open = item.id === this.#open;
+    element.classList.toggle("is-open", open);
+    const pick = element.querySelector(".pick");
+    pick.setAttribute("aria-expanded", String(open));
+    pick.setAttribute("aria-label", `${index + 1} ${item.name}, ${item.what}`);
+    pick.querySelector(".name").textContent = `${index + 1}\u2009·\u2009${item.name}`;
+    pick.querySelector(".what").textContent = item.what;
+    pick.title = `${item.name}, ${item.what}`;
+    const hem = element.querySelector(".hem");
+    hem.setAttribute("aria-label", `Opacity of ${item.name}`);
+    const old = element.querySelector(".open");
+    if (open && panel && old !== panel) {
+      old?.remove();
+      element.append(panel);
+    } else if (!open) old?.remove();
+    return element;
+  }
+
+  #make(id) {
+    const element = document.createElement("div");
+    element.className = "veil";
+    element.dataset.veil = id;
+    const svg = document.createElementNS(NS, "svg");
+    const pick = document.createElement("button");
+    pick.type = "button";
+    pick.className = "pick";
+    for (const part of ["name", "what"]) {
+      const span = document.createElement("span");
+      span.className = part;
+      pick.append(span);
+    }
+    const hem = document.createElement("div");
+    hem.className = "hem";
+    hem.tabIndex = 0;
+    hem.setAttribute("role", "slider");
+    hem.setAttribute("aria-orientation", "vertical");
+    hem.setAttribute("aria-valuemin", "0");
+    hem.setAttribute("aria-valuemax", "100");
+    const share = document.createElement("span");
+    share.className = "share";
+    hem.append(share);
+    element.append(svg, pick, hem);
+    pick.addEventListener("click", () => {
+      if (this.#dragging?.moved) return;
+      this.on.pick(id);
+    });
+    pick.addEventListener("keydown", (event) => this.#pickKey(event, id));
+    this.#listenHem(hem, id);
+    if (this.on.move) this.#listenMove(pick, element, id);
+    this.#elements.set(id, element);
+    return element;
+  }
+
+  #item(id) {
+    return this.#items.find((item) => item.id === id);
+  }
+
+  get #full() {
+    return Math.max(40, this.root.clientHeight - FOOT);
+  }
+
+  #listenHem(hem, id) {
+    let from = null;
+    hem.addEventListener("pointerdown", (event) => {
+      hem.setPointerCapture(event.pointerId);
+      from = { y: event.clientY, drop: dropOf(this.#item(id).opacity, this.#full) };
+    });
+    hem.addEventListener("pointermove", (event) => {
+      if (from) this.#let(id, opacityAt(from.drop + event.clientY - from.y, this.#full), false);
+    });
+    for (const end of ["pointerup", "pointercancel"]) {
+      hem.addEventListener(end, () => {
+        if (!from) return;
+        from = null;
+        this.#let(id, this.#item(id).opacity, true);
+      });
+    }
+    hem.addEventListener("keydown", (event) => {
+      const step = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
+      const far = { Home: 0, End: 1 }[event.key];
+      if (step === undefined && far === undefined) return;
+      event.preventDefault();
+      event.stopPropagation();
+      const by = (step * (event.shiftKey ? 10 : 1)) / 100;
+      const next = far ?? Math.min(1, Math.max(0, this.#item(id).opacity + by));
+      this.#let(id, Math.round(next * 100) / 100, true);
+    });
+  }
+
+  #let(id, opacity, rests) {
+    this.#item(id).opacity = opacity;
+    this.#draw(this.#item(id));
+    this.on.hem(id, opacity, rests);
+  }
+
+  #pickKey(event, id) {
+    const index = this.#items.findIndex((item) => item.id === id);
+    const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (!step) return;
+    event.preventDefault();
+    if (event.shiftKey && this.on.move) {
+      this.on.move(id, Math.min(this.#items.length - 1, Math.max(0, index + step)));
+      this.focus(id);
+    } else this.focus(this.#items[index + step]?.id);
+  }
+
+  #listenMove(pick, element, id) {
+    pick.addEventListener("pointerdown", (event) => {
+      if (event.button !== 0) return;
+      this.#dragging = { x: event.clientX, moved: false, index: -1 };
+      pick.setPointerCapture(event.pointerId);
+    });
+    pick.addEventListener("pointermove", (event) => {
+      const d = this.#dragging;
+      if (!d || !pick.hasPointerCapture(event.pointerId)) return;
+      if (!d.moved && Math.abs(event.clientX - d.x) < DRAG_FROM) return;
+      d.moved = true;
+      element.classList.add("is-dragged");
+      d.index = this.#indexAt(event.clientX, id);
+      this.#markBefore(d.index, id);
+    });
+    pick.addEventListener("pointerup", () => {
+      const d = this.#dragging;
+      element.classList.remove("is-dragged");
+      this.#markBefore(-1, id);
+      if (d?.moved && d.index >= 0) this.on.move(id, d.index);
+      setTimeout(() => (this.#dragging = null));
+    });
+  }
+
+  /** Place among the other items that a pointer position stands for. */
+  #indexAt(x, id) {
+    const others = this.#items.filter((item) => item.id !== id);
+    const index = others.findIndex((item) => {
+      const box = this.#elements.get(item.id).getBoundingClientRect();
+      return x < box.left + box.width / 2;
+    });
+    return index < 0 ? others.length : index;
+  }
+
+  #markBefore(index, id) {
+    const others = this.#items.filter((item) => item.id !== id);
+    others.forEach((item, i) => this.#elements.get(item.id).classList.toggle("is-before", i === index));
+  }
+
+  #drawAll() {
+    for (const item of this.#items) this.#draw(item);
+  }
+
+  #draw(item) {
+    const element = this.#elements.get(item.id);
+    const open = item.id === this.#open && element.querySelector(".open");
+    const width = open ? HOLD : element.clientWidth;
+    if (width === 0) return;
+    const full = this.#full;
+    const drop = dropOf(item.opacity, full);
+    element.style.setProperty("--drop", String(drop));
+    element.classList.toggle("is-narrow", width < NARROW);
+    element.classList.toggle("is-tiny", width < TINY);
+    for (const part of element.querySelectorAll(".pick, .hem")) part.style.width = `${width}px`;
+    const svg = element.querySelector("svg");
+    svg.setAttribute("width", width);
+    svg.setAttribute("height", full + 8);
+    svg.replaceChildren(...shapes(item, width, drop, full));
+    const hem = element.querySelector(".hem");
+    const percent = Math.round(item.opacity * 100);
+    hem.setAttribute("aria-valuenow", String(percent));
+    hem.setAttribute("aria-valuetext", `${percent} %`);
+    hem.querySelector(".share").textContent = width < NARROW ? percent : `${percent} %`;
+  }
+}
+
+function shapes(item, width, drop, full) {
+  const make = (name, attributes) => {
+    const made = document.createElementNS(NS, name);
+    for (const [key, value] of Object.entries(attributes)) made.setAttribute(key, value);
+    return made;
+  };
+  const hooks = (width < NARROW ? [width / 2] : [16, width - 16]).map((cx) =>
+    make("circle", { class: "ring-hook", cx, cy: 0, r: 3.5 }),
+  );
+  const all = [make("path", { class: "ghost", d: ghost(width, full) })];
+  if (item.lifted) all.push(make("path", { class: "cloth", d: roll(width) }));
+  else {
+    for (let i = Math.min(2, (item.layers ?? 1) - 1); i > 0; i -= 1) {
+      const behind = make("path", { class: "behind", d: cloth(width, drop + 3 * i) });
+      behind.setAttribute("transform", `translate(${4 * i} 0)`);
+      all.push(behind);
+    }
+    all.push(make("path", { class: "cloth", d: cloth(width, drop) }));
+    all.push(make("path", { class: "fold", d: folds(width, drop), fill: "none" }));
+  }
+  return [...all, ...hooks];
+}

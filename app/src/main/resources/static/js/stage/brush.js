@@ -1,0 +1,168 @@
+// The brush: armed by picking a brush-on veil, paints masks and nothing else. Without it the
+// pointer moves the photo.
+import { slider } from "../editors/slider.js";
+
+export const SETTINGS = [
+  { key: "size", label: "Size", unit: "%", min: 0.2, max: 40, step: 0.2, start: 8 },
+  { key: "softness", label: "Softness", unit: "%", min: 0, max: 100, step: 1, start: 70 },
+  { key: "strength", label: "Strength", unit: "%", min: 1, max: 100, step: 1, start: 100 },
+  { key: "flow", label: "Flow", unit: "%", min: 1, max: 100, step: 1, start: 60 },
+];
+
+const KEPT = "nine-veils-brush";
+const KEY_FACTOR = 1.15;
+const KEY_STEP = 5;
+const NEAREST = 0.0005; // points closer together than this share of the long side are one
+
+export class Brush {
+  #armed = false;
+  #points = null;
+  #pan = null;
+
+  /**
+   * @param stage what is painted on
+   * @param box element with the sliders
+   * @param on { progress(stroke), done(stroke) }: strokes as the application takes them
+   */
+  constructor(stage, box, on) {
+    this.stage = stage;
+    this.box = box;
+    this.on = on;
+    this.ring = stage.pane.querySelector(".ring");
+    this.values = { reveal: true, ...Object.fromEntries(SETTINGS.map((s) => [s.key, s.start])) };
+    Object.assign(this.values, JSON.parse(localStorage.getItem(KEPT) ?? "{}"), { reveal: true });
+    this.sliders = new Map(SETTINGS.map((s) => [s.key, this.#slider(s)]));
+    for (const button of box.querySelectorAll("[data-reveal]")) {
+      button.addEventListener("click", () => this.setReveal(button.dataset.reveal === "true"));
+    }
+    this.#listen();
+  }
+
+  #slider(setting) {
+    const made = slider(setting, this.values[setting.key], {
+      input: (value) => this.#set(setting.key, value),
+    });
+    this.box.querySelector("[data-brush-sliders]").append(made.element);
+    return made;
+  }
+
+  #set(key, value) {
+    this.values[key] = value;
+    this.sliders.get(key).set(value);
+    localStorage.setItem(KEPT, JSON.stringify(this.values));
+    this.#drawRing();
+  }
+
+  arm(armed) {
+    if (armed && !this.#armed) this.setReveal(true);
+    this.#armed = armed;
+    this.box.hidden = !armed;
+    this.stage.root.classList.toggle("is-armed", armed);
+    this.#drawRing();
+  }
+
+  get armed() {
+    return this.#armed;
+  }
+
+  setReveal(reveal) {
+    this.values.reveal = reveal;
+    for (const button of this.box.querySelectorAll("[data-reveal]")) {
+      button.setAttribute("aria-pressed", String((button.dataset.reveal === "true") === reveal));
+    }
+    this.ring.classList.toggle("is-hiding", !reveal);
+  }
+
+  toggleReveal() {
+    if (this.#armed) this.setReveal(!this.values.reveal);
+  }
+
+  larger(up) {
+    this.#nudge("size", this.values.size * (up ? KEY_FACTOR : 1 / KEY_FACTOR));
+  }
+
+  softer(up) {
+    this.#nudge("softness", this.values.softness + (up ? KEY_STEP : -KEY_STEP));
+  }
+
+  #nudge(key, value) {
+    const { min, max } = SETTINGS.find((s) => s.key === key);
+    this.#set(key, Math.min(max, Math.max(min, value)));
+  }
+
+  #stroke() {
+    const { size, softness, strength, flow, reveal } = this.values;
+    return {
+      points: this.#points.flatMap((p) => [p.x, p.y]),
+      size: size / 100,
+      softness: softness / 100,
+      strength: strength / 100,
+      flow: flow / 100,
+      reveal,
+    };
+  }
+
+  #listen() {
+    const pane = this.stage.pane;
+    pane.addEventListener("pointerdown", (event) => this.#down(event));
+    pane.addEventListener("pointermove", (event) => this.#move(event));
+    for (const end of ["pointerup", "pointercancel"]) {
+      pane.addEventListener(end, () => this.#up());
+    }
+    pane.addEventListener("pointerleave", () => (this.ring.style.display = "none"));
+  }
+
+  #down(event) {
+    this.stage.pane.setPointerCapture(event.pointerId);
+    if (this.#armed && event.button === 0 && !event.ctrlKey) {
+      this.#points = [this.stage.shareAt(event.offsetX, event.offsetY)];
+      this.#painted();
+    } else this.#pan = { x: event.clientX, y: event.clientY };
+  }
+
+  #move(event) {
+    this.at = { x: event.offsetX, y: event.offsetY };
+    this.#drawRing();
+    if (this.#points) {
+      for (const e of event.getCoalescedEvents?.() ?? [event]) this.#add(e);
+      this.#painted();
+    } else if (this.#pan) {
+      this.stage.panBy(event.clientX - this.#pan.x, event.clientY - this.#pan.y);
+      this.#pan = { x: event.clientX, y: event.clientY };
+    }
+  }
+
+  #add(event) {
+    const p = this.stage.shareAt(event.offsetX, event.offsetY);
+    const last = this.#points[this.#points.length - 1];
+    if (Math.hypot(p.x - last.x, p.y - last.y) >= NEAREST) this.#points.push(p);
+  }
+
+  #painted() {
+    this.stage.paintUnderHand(this.#points, this.values.size / 100);
+    this.on.progress(this.#stroke());
+  }
+
+  #up() {
+    this.#pan = null;
+    if (!this.#points) return;
+    const stroke = this.#stroke();
+    this.#points = null;
+    this.on.done(stroke);
+  }
+
+  #drawRing() {
+    if (!this.#armed || !this.at) {
+      this.ring.style.display = "none";
+      return;
+    }
+    const diameter = Math.max(4, this.stage.pixels(this.values.size / 100));
+    const core = diameter * (1 - this.values.softness / 100);
+    const style = this.ring.style;
+    style.display = "block";
+    style.width = style.height = `${diameter}px`;
+    style.transform = `translate(${this.at.x - diameter / 2}px, ${this.at.y - diameter / 2}px)`;
+    const inner = this.ring.firstElementChild.style;
+    inner.width = inner.height = `${core}px`;
+  }
+}

@@ -1,0 +1,37 @@
+// A picture that has arrived: drawn into any pane at any view until a newer one takes its place.
+import { unpack } from "./packet.js";
+
+export class Shot {
+  constructor(buffer, photo) {
+    const { head, pixels } = unpack(buffer);
+    this.head = head;
+    this.photo = photo;
+    this.pixels = pixels;
+    this.canvas = new OffscreenCanvas(head.width, head.height);
+    this.canvas.getContext("2d").putImageData(new ImageData(pixels, head.width, head.height), 0, 0);
+  }
+
+  /** Draws into a context in device pixels; at is where the whole photo lies, in the same pixels. */
+  draw(context, at) {
+    const { x, y, width, height, wholeWidth, wholeHeight } = this.head;
+    const sx = at.width / wholeWidth;
+    const sy = at.height / wholeHeight;
+    const exact = Math.abs(sx - 1) < 0.002;
+    const left = Math.round(at.x) + Math.round(x * sx);
+    const top = Math.round(at.y) + Math.round(y * sy);
+    context.imageSmoothingEnabled = !exact && sx < 2;
+    const w = exact ? width : width * sx;
+    const h = exact ? height : height * sy;
+    context.drawImage(this.canvas, left, top, w, h);
+  }
+
+  /** Red, green and blue, 0…255, at a point of the photo; null outside what was rendered. */
+  at(photoX, photoY) {
+    const { x, y, width, height, wholeWidth, wholeHeight, photoWidth, photoHeight } = this.head;
+    const px = Math.floor((photoX / photoWidth) * wholeWidth) - x;
+    const py = Math.floor((photoY / photoHeight) * wholeHeight) - y;
+    if (px < 0 || py < 0 || px >= width || py >= height) return null;
+    const i = (py * width + px) * 4;
+    return [this.pixels[i], this.pixels[i + 1], this.pixels[i + 2]];
+  }
+}

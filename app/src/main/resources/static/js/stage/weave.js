@@ -1,0 +1,47 @@
+// The woven hatching that shows where a veil covers.
+
+let tile;
+
+function pattern(context) {
+  if (!tile) {
+    tile = new OffscreenCanvas(8, 8);
+    const c = tile.getContext("2d");
+    c.lineWidth = 1.6;
+    for (const [colour, shift] of [["#ffffffd8", 0], ["#00000090", 1.6]]) {
+      c.strokeStyle = colour;
+      c.beginPath();
+      for (const k of [-8, 0, 8]) {
+        c.moveTo(k + shift, 8);
+        c.lineTo(k + 8 + shift, 0);
+      }
+      c.stroke();
+    }
+  }
+  return context.createPattern(tile, "repeat");
+}
+
+/** Hatches where the shot's alpha covers. */
+export function hatch(context, shot, at) {
+  shot.draw(context, at);
+  context.globalCompositeOperation = "source-in";
+  context.fillStyle = pattern(context);
+  context.fillRect(0, 0, context.canvas.width, context.canvas.height);
+  context.globalCompositeOperation = "source-over";
+}
+
+/** Hatches the way of a stroke under the hand: points in device pixels. */
+export function hatchStroke(context, points, diameter) {
+  context.strokeStyle = pattern(context);
+  context.fillStyle = context.strokeStyle;
+  context.lineWidth = diameter;
+  context.lineCap = "round";
+  context.lineJoin = "round";
+  context.beginPath();
+  if (points.length === 1) {
+    context.arc(points[0].x, points[0].y, diameter / 2, 0, 2 * Math.PI);
+    context.fill();
+    return;
+  }
+  points.forEach((p, i) => (i === 0 ? context.moveTo(p.x, p.y) : context.lineTo(p.x, p.y)));
+  context.stroke();
+}
