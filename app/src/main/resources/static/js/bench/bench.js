@@ -4,6 +4,7 @@ import { listen } from "../web/keys.js";
 import { Saver } from "../web/saver.js";
 import { say, sayFault } from "../web/say.js";
 import { Brush } from "../stage/brush.js";
+import { hiddenHint } from "../stage/hint.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { clipped, drawHistogram } from "../readings/histogram.js";
@@ -38,6 +39,7 @@ const newId = () => crypto.randomUUID().slice(0, 8);
 
 const stage = new Stage(
   root.querySelector("[data-stage]"),
+  root.querySelector("[data-looks]"),
   {
     address: `${api}/render`,
     photo: () => photo,
@@ -161,7 +163,7 @@ function show() {
   const brushed = veil !== undefined && veil.mask.cover === "brush-on" && !veil.lifted;
   if (brush.armed !== brushed) brush.arm(brushed);
   stage.maskButton(veil !== undefined && (brushed || painted));
-  stage.label(brushed && !painted ? `Paint ${veil.meantFor || "where"} “${veil.name}” should show` : "");
+  stage.label(brushed && !painted ? hiddenHint(veil) : "");
   const n = effect.veils.length;
   const up = effect.veils.filter((v) => v.lifted).length;
   find("rail-count").textContent = n === 0 ? "no veil yet" : `${n} ${n === 1 ? "veil" : "veils"}${up ? ` · ${up} lifted` : ""} · drag a hem to set its opacity`;

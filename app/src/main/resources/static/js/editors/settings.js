@@ -2,7 +2,8 @@
 import { curveEditor } from "./curve.js";
 import { slider } from "./slider.js";
 
-const WIDE_FROM = 6;
+const WIDE_FROM = 6; // settings of a group that take two columns
+const ROWS = 5; // settings that fit above one another
 
 /**
  * @param kind { settings: descriptors }
@@ -24,25 +25,42 @@ export function settingsEditor(kind, values, on) {
     });
     element.append(curve.element);
   }
-  for (const name of new Set(numbers.map((s) => s.group))) {
-    const own = numbers.filter((s) => s.group === name);
-    const group = document.createElement("section");
-    group.className = own.length >= WIDE_FROM ? "group is-wide" : "group";
+  let column = null;
+  let rows = 0;
+  for (const name of new Set(numbers.map((n) => n.group))) {
+    const own = numbers.filter((n) => n.group === name);
+    const wide = own.length >= WIDE_FROM;
+    if (!column || wide || rows + own.length > ROWS) {
+      column = document.createElement("div");
+      column.className = wide ? "column is-wide" : "column";
+      element.append(column);
+      rows = wide ? ROWS : 0;
+    }
+    rows += own.length;
+    column.append(group(name, own));
+  }
+
+  function group(name, own) {
+    const made = document.createElement("section");
     const heading = document.createElement("h3");
     heading.textContent = name;
     const box = document.createElement("div");
     box.className = "sliders";
+    box.style.setProperty("--unit", `${Math.max(...own.map((n) => n.unit.length)) + 0.5}ch`);
+    box.style.setProperty("--label", `${Math.max(...own.map((n) => n.label.length)) * 0.52 + 0.5}em`);
     for (const setting of own) {
-      const made = slider(setting, values[setting.key], {
+      const one = slider(setting, values[setting.key], {
         input: (value) => on.input(setting.key, value),
         change: (value) => on.change(setting.key, value, setting.label),
       });
-      sliders.set(setting.key, made);
-      box.append(made.element);
+      sliders.set(setting.key, one);
+      box.append(one.element);
     }
-    group.append(heading, box);
-    element.append(group);
+    made.className = "group";
+    made.append(heading, box);
+    return made;
   }
+
   return {
     element,
     set(next) {

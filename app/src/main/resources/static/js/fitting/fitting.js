@@ -4,6 +4,7 @@ import { listen } from "../web/keys.js";
 import { Saver } from "../web/saver.js";
 import { say, sayFault } from "../web/say.js";
 import { Brush } from "../stage/brush.js";
+import { hiddenHint } from "../stage/hint.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { Card } from "./card.js";
@@ -30,6 +31,7 @@ let storing = false;
 
 const stage = new Stage(
   root.querySelector("[data-stage]"),
+  root.querySelector("[data-looks]"),
   {
     address: `${api}/render`,
     photo: () => photo,
@@ -136,7 +138,7 @@ function show() {
   const strokes = armed ? (fitting.worn.find((w) => w.effect === openKey).paint[brushed.id] ?? []) : [];
   find("paint-buttons").hidden = strokes.length === 0;
   find("save-paint").href = `${base}${state.id}/paint?effect=${encodeURIComponent(openKey)}`;
-  stage.label(trying ? pieces.get(trying).name : armed && strokes.length === 0 ? `Paint ${brushed.meantFor || "where"} “${brushed.name}” should show` : "");
+  stage.label(trying ? pieces.get(trying).name : armed && strokes.length === 0 ? hiddenHint(brushed) : "");
 }
 
 function item(worn, piece) {

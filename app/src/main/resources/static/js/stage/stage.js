@@ -23,12 +23,14 @@ export class Stage {
 
   /**
    * @param root element of the stage
+   * @param looks element with the buttons for looking
    * @param source { address, photo(): { id, width, height }, body(): what to render, or null to
    *   wait, maskBody(): what to hatch, or null }
    * @param on { finished(shot), plain(shot), spot(point | null) }
    */
-  constructor(root, source, on = {}) {
+  constructor(root, looks, source, on = {}) {
     this.root = root;
+    this.looks = looks;
     this.source = source;
     this.on = on;
     this.pane = root.querySelector(".pane-finished");
@@ -65,7 +67,7 @@ export class Stage {
   }
 
   maskButton(shown) {
-    this.root.querySelector("[data-look=mask]").hidden = !shown;
+    this.#button("mask").hidden = !shown;
     if (!shown && this.#showMask) this.toggleMask();
   }
 
@@ -140,7 +142,11 @@ export class Stage {
   }
 
   #press(look, pressed) {
-    this.root.querySelector(`[data-look=${look}]`).setAttribute("aria-pressed", String(pressed));
+    this.#button(look).setAttribute("aria-pressed", String(pressed));
+  }
+
+  #button(look) {
+    return this.looks.querySelector(`[data-look=${look}]`);
   }
 
   #wanted() {
@@ -236,9 +242,9 @@ export class Stage {
       full: () => this.#zoomTo(1 / devicePixelRatio),
     };
     for (const [look, run] of Object.entries(looks)) {
-      this.root.querySelector(`[data-look=${look}]`).addEventListener("click", run);
+      this.#button(look).addEventListener("click", run);
     }
-    const hold = this.root.querySelector("[data-look=plain]");
+    const hold = this.#button("plain");
     hold.addEventListener("pointerdown", () => this.holdPlain(true));
     for (const end of ["pointerup", "pointerleave", "pointercancel", "blur"]) {
       hold.addEventListener(end, () => this.holdPlain(false));

@@ -41,7 +41,7 @@ public record Chromaticity(double x, double y) {
    * Chromaticity of a black body.
    *
    * <p>Source: cubic fit of Kang et al., "Design of advanced color temperature control system for
-   * HDTV applications", J. Korean Physical Society 41(6), 2002; within 0.0003 of Planck's law.
+   * HDTV applications", J. Korean Physical Society 41(6), 2002; within 0.0006 of Planck's law.
    *
    * @param kelvin temperature, 1 667…25 000 K
    * @throws IllegalArgumentException outside that range

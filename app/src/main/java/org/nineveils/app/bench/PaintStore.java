@@ -28,12 +28,13 @@ class PaintStore {
 
   /** The first photo that something was brushed on for that effect. */
   Optional<Long> paintedPhoto(long effectId) {
-    return db
-        .sql("select photo_id from paint where effect_id = ? and doc <> '{}' order by photo_id")
+    return db.sql(
+            """
+            select photo_id from paint where effect_id = ? and doc <> '{}'
+            order by photo_id limit 1""")
         .param(effectId)
         .query(Long.class)
-        .stream()
-        .findFirst();
+        .optional();
   }
 
   void save(long effectId, long photoId, Map<String, Paint> paint) {

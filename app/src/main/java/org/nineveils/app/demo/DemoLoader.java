@@ -14,7 +14,6 @@ import org.nineveils.app.collections.CollectionService;
 import org.nineveils.app.data.Journal;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
-import org.nineveils.app.kits.Rows;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.document.EffectJson;
@@ -90,9 +89,8 @@ class DemoLoader implements ApplicationRunner {
 
   private long addKit(Fields f, Map<String, Long> photoIds) {
     long id = kits.addKit(f.text("name"), f.text("purpose"));
-    List<Rows.Section> first = kits.sections(id);
+    kits.sections(id).forEach(section -> kits.removeSection(section.id()));
     f.objects("sections", section -> addSection(id, section, photoIds));
-    first.forEach(section -> kits.removeSection(section.id()));
     return id;
   }
 

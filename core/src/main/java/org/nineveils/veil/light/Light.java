@@ -27,7 +27,7 @@ public final class Light implements VeilKind {
   public static final NumberSetting TEMPERATURE =
       new NumberSetting("temperature", "Temperature", "White balance", "mired", -90, 90, 1, 0.0);
   public static final NumberSetting TINT =
-      new NumberSetting("tint", "Tint, green to pink", "White balance", "", -100, 100, 1, 0.0);
+      new NumberSetting("tint", "Green to pink", "White balance", "", -100, 100, 1, 0.0);
   public static final NumberSetting CONTRAST =
       new NumberSetting("contrast", "Contrast", "Light", "%", -100, 100, 1, 0.0);
 

@@ -21,7 +21,7 @@ import org.nineveils.veil.VeilKind;
  */
 public final class Tint implements VeilKind {
   public static final NumberSetting MONOCHROME =
-      new NumberSetting("monochrome", "Monochrome", "Monochrome", "%", 0, 100, 1, 0.0);
+      new NumberSetting("monochrome", "Amount", "Monochrome", "%", 0, 100, 1, 0.0);
 
   /**
    * Weights of the eight hues, in the order red, orange, yellow, green, aqua, blue, purple,
@@ -39,7 +39,7 @@ public final class Tint implements VeilKind {
           weight("Magenta"));
 
   public static final NumberSetting COLOURISE =
-      new NumberSetting("colourise", "Colourise", "Colourise", "%", 0, 100, 1, 0.0);
+      new NumberSetting("colourise", "Amount", "Colourise", "%", 0, 100, 1, 0.0);
   public static final NumberSetting HUE =
       new NumberSetting("hue", "Hue", "Colourise", "°", 0, 360, 1, 33.0);
   public static final NumberSetting SATURATION =

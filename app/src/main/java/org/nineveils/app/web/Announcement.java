@@ -1,0 +1,18 @@
+package org.nineveils.app.web;
+
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.ApplicationListener;
+import org.springframework.core.env.Environment;
+import org.springframework.stereotype.Component;
+
+/** Prints, once all is ready, where the application is and how to stop it. */
+@Component
+class Announcement implements ApplicationListener<ApplicationReadyEvent> {
+  @Override
+  public void onApplicationEvent(ApplicationReadyEvent event) {
+    Environment environment = event.getApplicationContext().getEnvironment();
+    System.out.printf(
+        "%nNine Veils is ready: http://%s:%s/%nStop it with Ctrl+C; everything is saved as it is made.%n",
+        environment.getProperty("server.address"), environment.getProperty("local.server.port"));
+  }
+}

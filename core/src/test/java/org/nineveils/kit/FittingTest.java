@@ -1,0 +1,146 @@
+package org.nineveils.kit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.nineveils.mask.Paint;
+import org.nineveils.mask.Stroke;
+import org.nineveils.testing.Pictures;
+import org.nineveils.veil.Effect;
+
+class FittingTest {
+  private static final Map<String, Offer> OFFERS = new LinkedHashMap<>();
+
+  static {
+    Stream.of(
+            new Offer("third", "Third", 1, "Groundwork", StackingRule.ONE_AT_A_TIME, 1),
+            new Offer("milk", "Milk", 2, "Looks", StackingRule.ONE_AT_A_TIME, 1),
+            new Offer("oat", "Oat", 2, "Looks", StackingRule.ONE_AT_A_TIME, 2),
+            new Offer("red", "Redness", 3, "By brush", StackingRule.STACK_FREELY, 1),
+            new Offer("lips", "Lips", 3, "By brush", StackingRule.STACK_FREELY, 2))
+        .forEach(o -> OFFERS.put(o.key(), o));
+  }
+
+  private static Fitting wearing(String... keys) {
+    Fitting fitting = Fitting.plain();
+    for (String key : keys) {
+      fitting = fitting.wear(OFFERS.get(key), OFFERS).fitting();
+    }
+    return fitting;
+  }
+
+  private static List<String> keys(Fitting fitting) {
+    return fitting.worn().stream().map(Worn::effect).toList();
+  }
+
+  @Test
+  void orderComesFromTheSectionsNeverFromTheClicks() {
+    assertThat(keys(wearing("lips", "milk", "red", "third")))
+        .containsExactly("third", "milk", "red", "lips");
+  }
+
+  @Test
+  void oneAtATimeReplacesAndSaysSo() {
+    Fitting.Change change = wearing("third", "milk").wear(OFFERS.get("oat"), OFFERS);
+    assertThat(keys(change.fitting())).containsExactly("third", "oat");
+    assertThat(change.said()).contains("“Oat” took the place of “Milk”").contains("section 2");
+  }
+
+  @Test
+  void stackFreelyAddsWithoutAWord() {
+    Fitting.Change change = wearing("red").wear(OFFERS.get("lips"), OFFERS);
+    assertThat(keys(change.fitting())).containsExactly("red", "lips");
+    assertThat(change.said()).isEmpty();
+  }
+
+  @Test
+  void anEffectIsWornOnlyOnce() {
+    Fitting.Change change = wearing("red").wear(OFFERS.get("red"), OFFERS);
+    assertThat(keys(change.fitting())).containsExactly("red");
+    assertThat(change.said()).contains("already on");
+    Worn red = Worn.fresh("red");
+    assertThatIllegalArgumentException().isThrownBy(() -> new Fitting(List.of(red, red)));
+  }
+
+  @Test
+  void takingOffLeavesTheOthers() {
+    assertThat(keys(wearing("third", "milk", "red").without("milk")))
+        .containsExactly("third", "red");
+  }
+
+  @Test
+  void anEffectThatNoLongerExistsIsLeftOutOfThePicture() {
+    Effect effect = new Effect(List.of(Pictures.veil("light", Map.of("exposure", 1))), "", 1);
+    var stack = wearing("third", "red").stack(key -> key.equals("red") ? effect : null);
+    assertThat(stack.bundles()).hasSize(1);
+    assertThat(stack.bundles().get(0).veils()).hasSize(1);
+  }
+
+  @Test
+  void changesAndPaintOfAFittingNeverTouchTheEffect() {
+    Effect effect = new Effect(List.of(Pictures.veil("light", Map.of("exposure", 1))), "", 1);
+    Stroke stroke = new Stroke(List.of(0.5, 0.5), 0.1, 0, 1, 1, true);
+    Worn worn =
+        new Worn("red", 0.7, false, Map.of("v-light", new Worn.VeilChange(0.4, true)), Map.of())
+            .painted("v-light", new Paint(List.of(stroke)));
+    var bundle = worn.bundle(effect);
+    assertThat(bundle.opacity()).isEqualTo(0.7);
+    assertThat(bundle.veils().get(0).opacity()).isEqualTo(0.4);
+    assertThat(bundle.veils().get(0).lifted()).isTrue();
+    assertThat(bundle.paint()).containsKey("v-light");
+    assertThat(effect.veils().get(0).opacity()).isEqualTo(1);
+  }
+
+  @Test
+  void aLiftedEffectHasNoOpacityInThePicture() {
+    Worn lifted = new Worn("red", 1, true, Map.of(), Map.of());
+    assertThat(lifted.bundle(Effect.empty()).opacity()).isZero();
+  }
+
+  @Test
+  void anOpacityOf300PerCentIsRefused() {
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> new Worn("red", 3, false, Map.of(), Map.of()))
+        .withMessageContaining("between 0 and 100 %")
+        .withMessageContaining("300");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"1", "1.0", "1.0.2", "2.0-beta"})
+  void versionsAreUpToThreeNumbersAndAWord(String version) {
+    assertThat(Names.checkVersion(" " + version)).isEqualTo(version);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "one", "1.0.0.0", "1,0", "1.0 final"})
+  void otherVersionsAreRefused(String version) {
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> Names.checkVersion(version))
+        .withMessageContaining("such as 1.0.2");
+  }
+
+  @Test
+  void namesAreTrimmedAndBounded() {
+    assertThat(Names.check("A kit", "  First weeks ")).isEqualTo("First weeks");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> Names.check("A kit", " "))
+        .withMessage("A kit needs a name.");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> Names.check("A kit", "x".repeat(61)))
+        .withMessageContaining("60");
+    assertThatIllegalArgumentException().isThrownBy(() -> Names.check("A kit", "two\nlines"));
+  }
+
+  @Test
+  void namesOfFilesAreHarmlessOnEverySystem() {
+    assertThat(Names.slug("Crème brûlée / 2: ../x")).isEqualTo("creme-brulee-2-x");
+    assertThat(Names.slug("…")).isEqualTo("unnamed");
+  }
+}

@@ -1,0 +1,26 @@
+package org.nineveils.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Arrays;
+import org.junit.jupiter.api.Test;
+import org.nineveils.picture.Picture;
+import org.nineveils.testing.Pictures;
+
+class HistogramTest {
+  @Test
+  void everyPixelIsCountedOnceAtItsTone() {
+    Histogram h = Histogram.of(Pictures.random(40, 25, 1));
+    assertThat(Arrays.stream(h.red()).sum()).isEqualTo(1000);
+    Histogram flat = Histogram.of(Pictures.flat(10, 10, 0.2, 0.4, 0.6));
+    assertThat(flat.green()[102]).isEqualTo(100);
+  }
+
+  @Test
+  void blownAndBlockedAreSharesOverTheChannels() {
+    Picture p = Pictures.flat(10, 10, 1, 0.5, 0);
+    assertThat(Histogram.of(p).blown()).isCloseTo(1 / 3.0, within(1e-12));
+    assertThat(Histogram.of(p).blocked()).isCloseTo(1 / 3.0, within(1e-12));
+  }
+}

@@ -1,0 +1,299 @@
+package org.nineveils.release;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TimeZone;
+import java.util.function.Consumer;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.Test;
+import org.nineveils.kit.StackingRule;
+import org.nineveils.testing.Pictures;
+import org.nineveils.veil.Effect;
+import org.nineveils.veil.Veil;
+
+class ReleaseTest {
+  private static final byte[] BEFORE = {1, 2, 3};
+  private static final byte[] AFTER = {4, 5};
+
+  private static Release release() {
+    Effect milk =
+        new Effect(
+            List.of(
+                Pictures.veil("light", Map.of("exposure", 0.3)),
+                Pictures.veil("curve", Map.of("outBlack", 20)).withOpacity(0.5)),
+            "Ease it on white.",
+            1);
+    Effect brown =
+        new Effect(
+            List.of(
+                Pictures.veil("tint", Map.of("monochrome", 100)),
+                Pictures.veil("edge", Map.of("amount", -1)).withLifted(true)),
+            "",
+            1);
+    return new Release(
+        "First Weeks",
+        "1.0.2",
+        "Quillfern",
+        "One line.",
+        "Begin here.",
+        List.of(
+            new Release.KitPart(
+                "Willow",
+                "newborns",
+                List.of(
+                    new Release.SectionPart(
+                        1,
+                        "Looks",
+                        StackingRule.ONE_AT_A_TIME,
+                        List.of(
+                            new Release.EffectPart("Milk", "", milk, BEFORE, AFTER),
+                            new Release.EffectPart("Brown", "", brown, new byte[0], new byte[0]))),
+                    new Release.SectionPart(2, "Empty", StackingRule.STACK_FREELY, List.of())))));
+  }
+
+  private static Map<String, byte[]> unzip(byte[] zip) throws IOException {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip), StandardCharsets.UTF_8);
+    for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+      files.put(e.getName(), in.readAllBytes());
+    }
+    return files;
+  }
+
+  private static byte[] zip(Map<String, byte[]> files) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
+      for (var file : files.entrySet()) {
+        zip.putNextEntry(new ZipEntry(file.getKey()));
+        zip.write(file.getValue());
+      }
+    }
+    return out.toByteArray();
+  }
+
+  /** A release with some files changed, and checksums that fit again. */
+  private static byte[] changed(Consumer<Map<String, byte[]>> change) throws IOException {
+    Map<String, byte[]> files = unzip(ReleaseWriter.write(release()));
+    files.remove(Checksums.FILE);
+    change.accept(files);
+    files.put(Checksums.FILE, Checksums.list(files));
+    return zip(files);
+  }
+
+  private static void edit(Map<String, byte[]> files, String path, String from, String to) {
+    String text = new String(files.get(path), StandardCharsets.UTF_8);
+    assertThat(text).contains(from);
+    files.put(path, text.replace(from, to).getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static void refused(byte[] file, String... says) {
+    assertThatThrownBy(() -> ReleaseReader.read(file, "first.zip"))
+        .isInstanceOf(ReleaseException.class)
+        .hasMessageStartingWith("“first.zip”")
+        .hasMessageContainingAll(says);
+  }
+
+  @Test
+  void theSameStateGivesTheSameBytesInAnyTimeZone() {
+    byte[] first = ReleaseWriter.write(release());
+    TimeZone before = TimeZone.getDefault();
+    try {
+      TimeZone.setDefault(TimeZone.getTimeZone("Pacific/Auckland"));
+      assertThat(ReleaseWriter.write(release())).isEqualTo(first);
+    } finally {
+      TimeZone.setDefault(before);
+    }
+  }
+
+  @Test
+  void whatWasPackedComesOut() {
+    Release read = ReleaseReader.read(ReleaseWriter.write(release()), "first.zip");
+    assertThat(read.name()).isEqualTo("First Weeks");
+    assertThat(read.notes()).isEqualTo("Begin here.");
+    assertThat(read.kits().get(0).sections()).hasSize(2);
+    Release.EffectPart milk = read.effect("milk");
+    assertThat(milk.effect()).isEqualTo(release().effects().get(0).effect());
+    assertThat(milk.path()).isEqualTo("effects/01-willow/01-looks/01-milk.json");
+    assertThat(milk.before()).isEqualTo(BEFORE);
+    assertThat(read.effect("Brown").after()).isEmpty();
+  }
+
+  /** docs/format.md: a manifest, one JSON per effect, a note per effect, pictures, checksums. */
+  @Test
+  void itHoldsJustTheFilesThatTheFormatNames() throws IOException {
+    assertThat(unzip(ReleaseWriter.write(release())).keySet())
+        .containsExactly(
+            "manifest.json",
+            "effects/01-willow/01-looks/01-milk.json",
+            "notes/01-willow/01-looks/01-milk.txt",
+            "previews/01-willow/01-looks/01-milk-before.jpg",
+            "previews/01-willow/01-looks/01-milk-after.jpg",
+            "effects/01-willow/01-looks/02-brown.json",
+            "checksums.sha256");
+  }
+
+  /** FIPS 180-4, appendix example: SHA-256 of “abc”. */
+  @Test
+  void checksumsAreThoseOfTheStandard() throws IOException {
+    assertThat(Checksums.sha256("abc".getBytes(StandardCharsets.UTF_8)))
+        .isEqualTo("ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad");
+    Map<String, byte[]> files = unzip(ReleaseWriter.write(release()));
+    assertThat(new String(files.get("checksums.sha256"), StandardCharsets.UTF_8))
+        .contains(Checksums.sha256(files.get("manifest.json")) + "  manifest.json\n");
+  }
+
+  @Test
+  void realReleasesFitThePublishedSchemas() throws IOException {
+    Map<String, byte[]> files = unzip(ReleaseWriter.write(release()));
+    assertThat(faults("manifest", files.get("manifest.json"))).isEmpty();
+    assertThat(faults("effect", files.get("effects/01-willow/01-looks/01-milk.json"))).isEmpty();
+    assertThat(faults("effect", files.get("effects/01-willow/01-looks/02-brown.json"))).isEmpty();
+  }
+
+  @Test
+  void theSchemasRefuseWhatTheReaderRefuses() throws IOException {
+    Map<String, byte[]> files = unzip(ReleaseWriter.write(release()));
+    String path = "effects/01-willow/01-looks/01-milk.json";
+    edit(files, path, "\"opacity\" : 0.5", "\"opacity\" : 3");
+    assertThat(faults("effect", files.get(path))).isNotEmpty();
+    edit(files, "manifest.json", "\"version\" : \"1.0.2\"", "\"version\" : \"new\"");
+    assertThat(faults("manifest", files.get("manifest.json"))).isNotEmpty();
+  }
+
+  private static List<?> faults(String schema, byte[] json) throws IOException {
+    String text = Files.readString(Path.of("../docs/schema/" + schema + ".schema.json"));
+    return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+        .getSchema(text, InputFormat.JSON)
+        .validate(new String(json, StandardCharsets.UTF_8), InputFormat.JSON);
+  }
+
+  /** One description drives the schemas: the files in docs/ are what the descriptors give. */
+  @Test
+  void thePublishedSchemasAreThoseOfThisBuild() throws IOException {
+    for (var schema :
+        Map.of("effect", FormatSchema.effect(), "manifest", FormatSchema.manifest()).entrySet()) {
+      Path file = Path.of("../docs/schema/" + schema.getKey() + ".schema.json");
+      if (Boolean.getBoolean("nineveils.writeDocs")) {
+        Files.createDirectories(file.getParent());
+        Files.writeString(file, schema.getValue());
+      }
+      assertThat(file).as("run ./nv docs").content().isEqualTo(schema.getValue());
+    }
+  }
+
+  @Test
+  void anEmptyZipAndOtherFilesAreRefused() throws IOException {
+    refused(zip(Map.of()), "empty or not a ZIP file");
+    refused(new byte[0], "empty or not a ZIP file");
+    refused("just text".getBytes(StandardCharsets.UTF_8), "not a ZIP file");
+    refused(zip(Map.of("readme.txt", new byte[] {65})), "no manifest.json");
+  }
+
+  @Test
+  void aCutFileIsRefused() {
+    byte[] whole = ReleaseWriter.write(release());
+    refused(java.util.Arrays.copyOf(whole, whole.length / 2), "cannot be opened");
+  }
+
+  @Test
+  void pathsThatLeaveThePackageAreRefused() throws IOException {
+    for (String path :
+        List.of("../evil.txt", "a/../../b", "/etc/passwd", "a\\b", "C:x", "a//b", "./a")) {
+      refused(
+          changed(files -> files.put(path, new byte[] {1})), "no path that may be in a release");
+    }
+  }
+
+  @Test
+  void aWrongChecksumIsRefusedNamingTheFile() throws IOException {
+    Map<String, byte[]> files = unzip(ReleaseWriter.write(release()));
+    edit(files, "effects/01-willow/01-looks/01-milk.json", "0.3", "0.4");
+    refused(zip(files), "01-milk.json", "checksum is wrong");
+  }
+
+  @Test
+  void anUnknownKindIsRefusedNamingTheVeil() throws IOException {
+    String path = "effects/01-willow/01-looks/02-brown.json";
+    refused(
+        changed(files -> edit(files, path, "\"kind\" : \"edge\"", "\"kind\" : \"fur\"")),
+        "02-brown.json",
+        "veils 2",
+        "“fur”");
+  }
+
+  @Test
+  void anOpacityOf300PerCentIsRefused() throws IOException {
+    String path = "effects/01-willow/01-looks/01-milk.json";
+    refused(
+        changed(files -> edit(files, path, "\"opacity\" : 0.5", "\"opacity\" : 3.0")),
+        "between 0 and 100 %",
+        "300");
+  }
+
+  @Test
+  void newerFormatsAndEditionsAreRefusedWithTheReason() throws IOException {
+    refused(
+        changed(f -> edit(f, "manifest.json", "\"formatVersion\" : 1", "\"formatVersion\" : 9")),
+        "package format 9");
+    refused(
+        changed(f -> edit(f, "manifest.json", "\"edition\" : 1", "\"edition\" : 5")),
+        "engine edition 5");
+  }
+
+  @Test
+  void missingAndSpareFilesAreRefused() throws IOException {
+    refused(
+        changed(f -> f.remove("effects/01-willow/01-looks/02-brown.json")),
+        "02-brown.json",
+        "missing");
+    refused(changed(f -> f.put("extra.bin", new byte[] {1})), "extra.bin", "belongs to nothing");
+  }
+
+  @Test
+  void anEntryThatUnpacksToTooMuchIsRefused() throws IOException {
+    byte[] bomb = new byte[PackageLimits.MAX_ENTRY_BYTES + 10];
+    refused(changed(f -> f.put("bomb.bin", bomb)), "unpacks to more than is taken");
+  }
+
+  @Test
+  void anEffectIsFoundByNameAndMissingOnesListWhatThereIs() {
+    Release read = ReleaseReader.read(ReleaseWriter.write(release()), "first.zip");
+    assertThat(read.effect(" MILK ").name()).isEqualTo("Milk");
+    assertThatThrownBy(() -> read.effect("Gold"))
+        .hasMessageContaining("“Gold”")
+        .hasMessageContaining("Milk, Brown");
+  }
+
+  /** Two kits may hold an effect of one name; then the file names it. */
+  @Test
+  void namesThatAreNotUniqueAskForTheFile() {
+    Release.KitPart kit = release().kits().get(0);
+    Release.KitPart other = new Release.KitPart("Second", "", kit.sections());
+    Release two = new Release("Two", "1", "", "", "", List.of(kit, other));
+    Release read = ReleaseReader.read(ReleaseWriter.write(two), "two.zip");
+    assertThatThrownBy(() -> read.effect("Milk")).hasMessageContaining("2 effects called “Milk”");
+    String path = "effects/02-second/01-looks/01-milk.json";
+    assertThat(read.effect(path).path()).isEqualTo(path);
+  }
+
+  @Test
+  void paintHasNoPlaceInAnEffect() {
+    assertThat(Veil.class.getRecordComponents()).extracting("name").doesNotContain("paint");
+    assertThat(FormatSchema.effect()).doesNotContain("paint").doesNotContain("stroke");
+  }
+}

@@ -1,0 +1,173 @@
+package org.nineveils.veil;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.nineveils.catalogue.Kinds;
+import org.nineveils.picture.Area;
+import org.nineveils.picture.Picture;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Cancel;
+import org.nineveils.stack.CoverageSource;
+import org.nineveils.stack.Renderer;
+import org.nineveils.stack.Stack;
+import org.nineveils.testing.Pictures;
+
+/** What every kind of veil promises. A new kind is held to it by being in the catalogue. */
+class VeilKindContractTest {
+  static Stream<VeilKind> kinds() {
+    return Kinds.all().stream();
+  }
+
+  private static Map<String, Object> randomSettings(VeilKind kind, Random random) {
+    Map<String, Object> raw = new LinkedHashMap<>();
+    for (Setting<?> setting : kind.settings()) {
+      if (setting instanceof NumberSetting n) {
+        double v = n.min() + (n.max() - n.min()) * random.nextDouble();
+        raw.put(n.key(), random.nextInt(4) == 0 ? (random.nextBoolean() ? n.min() : n.max()) : v);
+      } else if (setting instanceof CurveSetting c) {
+        raw.put(c.key(), randomCurve(random));
+      }
+    }
+    return raw;
+  }
+
+  private static List<List<Double>> randomCurve(Random random) {
+    int points = 2 + random.nextInt(5);
+    List<List<Double>> curve = new ArrayList<>();
+    for (int i = 0; i < points; i++) {
+      curve.add(List.of((i + 0.8 * random.nextDouble()) / points, random.nextDouble()));
+    }
+    return curve;
+  }
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void startValuesChangeNothingBitForBit(VeilKind kind) {
+    Picture picture = Pictures.random(97, 31, 1);
+    Picture out = Pictures.through(picture, Pictures.veil(kind.id(), Map.of()));
+    assertThat(Pictures.same(picture, out)).isTrue();
+  }
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void anySettingsGiveFiniteValuesBetweenBlackAndWhite(VeilKind kind) {
+    Random random = new Random(11);
+    Picture picture = Pictures.random(64, 9, 2);
+    picture.r()[0] = 0;
+    picture.g()[0] = 0;
+    picture.b()[0] = 0;
+    picture.r()[1] = 1;
+    picture.g()[1] = 1;
+    picture.b()[1] = 1;
+    for (int round = 0; round < 60; round++) {
+      Map<String, Object> settings = randomSettings(kind, random);
+      Picture out = Pictures.through(picture, Pictures.veil(kind.id(), settings));
+      for (float[] plane : new float[][] {out.r(), out.g(), out.b()}) {
+        for (float v : plane) {
+          assertThat(v).as("settings %s", settings).isBetween(0f, 1f);
+        }
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void anAreaIsEqualToTheSamePartOfTheWholeBitForBit(VeilKind kind) {
+    Random random = new Random(5);
+    Picture picture = Pictures.random(211, 53, 3);
+    for (int round = 0; round < 10; round++) {
+      Veil veil = Pictures.veil(kind.id(), randomSettings(kind, random));
+      Stack stack = Stack.of(Bundle.of(List.of(veil)));
+      Picture whole = Renderer.render(picture, stack);
+      Area area = new Area(17 + round, 5, 90, 31);
+      Picture part = Renderer.render(picture, area, stack, CoverageSource.FRESH, Cancel.NEVER);
+      for (int y = 0; y < area.height(); y++) {
+        for (int x = 0; x < area.width(); x++) {
+          int i = (y + area.y()) * picture.width() + x + area.x();
+          assertThat(part.r()[y * area.width() + x]).isEqualTo(whole.r()[i]);
+          assertThat(part.b()[y * area.width() + x]).isEqualTo(whole.b()[i]);
+        }
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void valuesComeBackFromJson(VeilKind kind) {
+    Random random = new Random(8);
+    for (int round = 0; round < 20; round++) {
+      SettingValues values = SettingValues.parse(kind.settings(), randomSettings(kind, random));
+      assertThat(SettingValues.parse(kind.settings(), values.format())).isEqualTo(values);
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void everyBoundIsTakenAndJustBeyondItIsRefusedByName(VeilKind kind) {
+    for (Setting<?> setting : kind.settings()) {
+      if (setting instanceof NumberSetting n) {
+        assertThat(n.parse(n.min())).isEqualTo(n.min());
+        assertThat(n.parse(n.max())).isEqualTo(n.max());
+        for (double beyond : new double[] {n.min() - 0.001, n.max() + 0.001, Double.NaN}) {
+          assertThatThrownBy(() -> n.parse(beyond))
+              .isInstanceOf(InvalidSetting.class)
+              .hasMessageContaining(n.label());
+        }
+        assertThatThrownBy(() -> n.parse("much"))
+            .hasMessageContaining(n.label())
+            .hasMessageContaining("“much”");
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void keysAreUniqueAndUnknownOnesRefused(VeilKind kind) {
+    assertThat(kind.settings().stream().map(Setting::key)).doesNotHaveDuplicates();
+    assertThatThrownBy(() -> SettingValues.parse(kind.settings(), Map.of("sparkle", 1)))
+        .hasMessageContaining("“sparkle”");
+  }
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void aNewSettingMovesThePicture(VeilKind kind) {
+    Picture picture = Pictures.random(60, 40, 4);
+    Map<String, Object> on = new LinkedHashMap<>(switchedOn(kind));
+    Picture base = Pictures.through(picture, Pictures.veil(kind.id(), on));
+    for (Setting<?> setting : kind.settings()) {
+      Map<String, Object> moved = new LinkedHashMap<>(on);
+      moved.put(setting.key(), other(setting, on.get(setting.key())));
+      Picture out = Pictures.through(picture, Pictures.veil(kind.id(), moved));
+      assertThat(Pictures.farthest(base, out)).as(setting.key()).isGreaterThan(1e-4);
+    }
+  }
+
+  /** Amounts that other settings need in order to act. */
+  private static Map<String, Object> switchedOn(VeilKind kind) {
+    switch (kind.id()) {
+      case "tint":
+        return Map.of("monochrome", 60.0, "colourise", 60.0);
+      case "edge":
+        return Map.of("amount", -1.0);
+      default:
+        return Map.of();
+    }
+  }
+
+  private static Object other(Setting<?> setting, Object now) {
+    if (setting instanceof NumberSetting n) {
+      double v = now instanceof Double d ? d : n.start();
+      return v + (n.max() - v > v - n.min() ? (n.max() - v) * 0.3 : (n.min() - v) * 0.3);
+    }
+    return List.of(List.of(0.0, 0.2), List.of(1.0, 0.8));
+  }
+}

@@ -1,0 +1,101 @@
+package org.nineveils.veil.light;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.nineveils.colour.Chromaticity;
+import org.nineveils.colour.Srgb;
+import org.nineveils.picture.Picture;
+import org.nineveils.testing.Pictures;
+
+class LightTest {
+  private static Picture lit(Picture picture, Map<String, ?> settings) {
+    return Pictures.through(picture, Pictures.veil("light", settings));
+  }
+
+  /** Definition of the exposure value: one stop doubles the light. */
+  @Test
+  void oneStopDoublesLinearLight() {
+    Picture grey = Pictures.flat(4, 4, Srgb.encode(0.2), Srgb.encode(0.1), Srgb.encode(0.03));
+    Picture out = lit(grey, Map.of("exposure", 1));
+    assertThat(Srgb.decode(out.r()[5])).isCloseTo(0.4, within(1e-5));
+    assertThat(Srgb.decode(out.g()[5])).isCloseTo(0.2, within(1e-5));
+    assertThat(Srgb.decode(out.b()[5])).isCloseTo(0.06, within(1e-5));
+  }
+
+  /** Common practice, no published source: exposure is judged in thirds of a stop. */
+  @Test
+  void threeThirdsOfAStopAreOneStop() {
+    Picture grey = Pictures.flat(2, 2, 0.3, 0.25, 0.2);
+    Map<String, Double> third = Map.of("exposure", 1 / 3.0);
+    Picture thrice = lit(lit(lit(grey, third), third), third);
+    assertThat(Pictures.farthest(thrice, lit(grey, Map.of("exposure", 1)))).isLessThan(2e-6);
+  }
+
+  @Test
+  void contrastKeepsMidGreyAndTheOrderOfTones() {
+    for (int amount : new int[] {-100, -40, 25, 100}) {
+      Picture out = lit(Pictures.ramp(2001), Map.of("contrast", amount));
+      for (int i = 1; i < 2001; i++) {
+        assertThat(out.g()[i]).isGreaterThanOrEqualTo(out.g()[i - 1]);
+      }
+      double mid = Srgb.MID_GREY;
+      Picture grey = lit(Pictures.flat(1, 1, mid, mid, mid), Map.of("contrast", amount));
+      assertThat((double) grey.r()[0]).isCloseTo(mid, within(1e-5));
+    }
+  }
+
+  @Test
+  void moreContrastSpreadsTonesAboutMidGreyAndLessDrawsThemTogether() {
+    Picture two = Pictures.ramp(5);
+    Picture more = lit(two, Map.of("contrast", 50));
+    Picture less = lit(two, Map.of("contrast", -50));
+    assertThat(more.r()[3] - more.r()[1]).isGreaterThan(two.r()[3] - two.r()[1]);
+    assertThat(less.r()[3] - less.r()[1]).isLessThan(two.r()[3] - two.r()[1]);
+    assertThat(more.r()[0]).isZero();
+    assertThat(more.r()[4]).isEqualTo(1);
+  }
+
+  /** The adapted white is the one that temperature and tint ask for (Bradford, CIE 1960 uv). */
+  @Test
+  void temperatureMovesWhiteAlongTheBlackBodyLocusByThatManyMired() {
+    Chromaticity white = Light.white(50, 0);
+    Chromaticity body = Chromaticity.blackBody(1e6 / (1e6 / 6504 + 50));
+    Chromaticity neutral = Chromaticity.blackBody(6504);
+    assertThat(white.u() - Chromaticity.D65.u()).isCloseTo(body.u() - neutral.u(), within(1e-9));
+    assertThat(white.v() - Chromaticity.D65.v()).isCloseTo(body.v() - neutral.v(), within(1e-9));
+  }
+
+  @Test
+  void tintMovesWhiteAcrossTheLocus() {
+    Chromaticity pink = Light.white(0, 100);
+    double du = pink.u() - Chromaticity.D65.u();
+    double dv = pink.v() - Chromaticity.D65.v();
+    assertThat(Math.hypot(du, dv)).isCloseTo(0.04, within(1e-9));
+    assertThat(dv).as("pink lies below the locus").isNegative();
+  }
+
+  @Test
+  void warmerGivesMoreRedThanBlueAndPinkerTakesGreen() {
+    Picture grey = Pictures.flat(1, 1, 0.5, 0.5, 0.5);
+    Picture warm = lit(grey, Map.of("temperature", 30));
+    Picture cool = lit(grey, Map.of("temperature", -30));
+    Picture pink = lit(grey, Map.of("tint", 40));
+    assertThat(warm.r()[0]).isGreaterThan(warm.b()[0]);
+    assertThat(cool.b()[0]).isGreaterThan(cool.r()[0]);
+    assertThat(pink.g()[0]).isLessThan(pink.r()[0]).isLessThan(pink.b()[0]);
+  }
+
+  @Test
+  void whiteBalanceKeepsTheLuminanceOfWhite() {
+    double[] white =
+        Light.linear(
+                org.nineveils.veil.SettingValues.parse(
+                    new Light().settings(), Map.of("temperature", 45, "tint", -20)))
+            .apply(1, 1, 1);
+    double[] xyz = Srgb.toXyz().apply(white[0], white[1], white[2]);
+    assertThat(xyz[1]).isCloseTo(1, within(1e-3));
+  }
+}
