@@ -1,5 +1,7 @@
 // Chooses the kind of a veil that is to be hung.
 
+const MARGIN = 18;
+
 /** @returns { open(), close() }; close says whether it was open */
 export function kindChooser(box, opener, kinds, choose) {
   for (const kind of kinds) {
@@ -20,6 +22,8 @@ export function kindChooser(box, opener, kinds, choose) {
 
   function open() {
     box.hidden = false;
+    const room = box.parentElement.clientWidth - box.offsetWidth - MARGIN;
+    box.style.left = `${Math.max(MARGIN, Math.min(opener.offsetLeft, room))}px`;
     box.querySelector("button").focus();
   }
 

@@ -47,7 +47,7 @@ export function settingsEditor(kind, values, on) {
     const box = document.createElement("div");
     box.className = "sliders";
     box.style.setProperty("--unit", `${Math.max(...own.map((n) => n.unit.length)) + 0.5}ch`);
-    box.style.setProperty("--label", `${Math.max(...own.map((n) => n.label.length)) * 0.52 + 0.5}em`);
+    box.style.setProperty("--label", `${Math.max(...own.map((n) => n.label.length)) * 0.57 + 0.5}em`);
     for (const setting of own) {
       const one = slider(setting, values[setting.key], {
         input: (value) => on.input(setting.key, value),

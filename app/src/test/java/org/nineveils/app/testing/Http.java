@@ -1,0 +1,82 @@
+package org.nineveils.app.testing;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Requests as the scripts of the pages make them: with the session's CSRF token. */
+public final class Http {
+  private static final Pattern TOKEN = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"");
+  private final HttpClient client =
+      HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+  private final String base;
+  private final String token;
+
+  public Http(RunningApp app) {
+    this(app.url());
+  }
+
+  public Http(String base) {
+    this.base = base;
+    Matcher found = TOKEN.matcher(get("/kits").body());
+    if (!found.find()) {
+      throw new IllegalStateException("the page of kits carries no token");
+    }
+    token = found.group(1);
+  }
+
+  public HttpResponse<String> get(String path) {
+    return send(HttpRequest.newBuilder(URI.create(base + path)).GET());
+  }
+
+  public HttpResponse<String> json(String method, String path, String body) {
+    return send(
+        HttpRequest.newBuilder(URI.create(base + path))
+            .header("X-CSRF-TOKEN", token)
+            .header("Content-Type", "application/json")
+            .method(method, HttpRequest.BodyPublishers.ofString(body)));
+  }
+
+  /** The same without the token. */
+  public HttpResponse<String> forged(String method, String path, String body) {
+    return send(
+        HttpRequest.newBuilder(URI.create(base + path))
+            .header("Content-Type", "application/json")
+            .method(method, HttpRequest.BodyPublishers.ofString(body)));
+  }
+
+  public HttpResponse<String> upload(String path, String fileName, byte[] content) {
+    String mark = "nine-veils-boundary";
+    ByteArrayOutputStream body = new ByteArrayOutputStream();
+    body.writeBytes(
+        ("--%s\r\nContent-Disposition: form-data; name=\"file\"; filename=\"%s\"\r\n"
+                    .formatted(mark, fileName)
+                + "Content-Type: application/octet-stream\r\n\r\n")
+            .getBytes(StandardCharsets.UTF_8));
+    body.writeBytes(content);
+    body.writeBytes(("\r\n--" + mark + "--\r\n").getBytes(StandardCharsets.UTF_8));
+    return send(
+        HttpRequest.newBuilder(URI.create(base + path))
+            .header("X-CSRF-TOKEN", token)
+            .header("Content-Type", "multipart/form-data; boundary=" + mark)
+            .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray())));
+  }
+
+  private HttpResponse<String> send(HttpRequest.Builder request) {
+    try {
+      return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+}

@@ -1,0 +1,119 @@
+package org.nineveils.app.testing;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.App;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * The application as browser tests drive it: on a free port of the loopback, with a data folder of
+ * its own. One instance with the demo, one without, and one browser serve all tests of a run.
+ */
+public final class RunningApp {
+  private static final List<String> FLAGS =
+      List.of(
+          "--no-sandbox",
+          "--disable-gpu",
+          "--disable-quic",
+          "--no-first-run",
+          "--disable-background-networking",
+          "--disable-component-update",
+          "--disable-sync");
+
+  private static RunningApp withDemo;
+  private static RunningApp empty;
+  private static Browser browser;
+
+  private final Path data;
+  private final ConfigurableApplicationContext context;
+
+  private RunningApp(String demo) {
+    try {
+      data = Files.createTempDirectory("nine-veils-test-");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    context =
+        new SpringApplicationBuilder(App.class)
+            .run("--server.port=0", "--nineveils.data=" + data, "--nineveils.demo=" + demo);
+  }
+
+  /** The instance that holds the demo. */
+  public static synchronized RunningApp demo() {
+    if (withDemo == null) {
+      withDemo = new RunningApp("../demo");
+    }
+    return withDemo;
+  }
+
+  /** The instance that started with nothing; tests add what they need. */
+  public static synchronized RunningApp empty() {
+    if (empty == null) {
+      empty = new RunningApp("");
+    }
+    return empty;
+  }
+
+  public String url() {
+    return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+  }
+
+  public Path data() {
+    return data;
+  }
+
+  /** A page of 1280×800 in a browser context of its own; what goes wrong on it is collected. */
+  public ObservedPage page() {
+    var session =
+        browser()
+            .newContext(
+                new Browser.NewContextOptions().setViewportSize(1280, 800).setBaseURL(url()));
+    Page page = session.newPage();
+    List<String> faults = new ArrayList<>();
+    page.onPageError(faults::add);
+    page.onConsoleMessage(
+        m -> {
+          if (m.type().equals("error")) {
+            faults.add(m.text());
+          }
+        });
+    return new ObservedPage(page, faults);
+  }
+
+  /** A page and the script errors seen on it. */
+  public record ObservedPage(Page page, List<String> faults) implements AutoCloseable {
+    @Override
+    public void close() {
+      page.context().close();
+    }
+  }
+
+  private static synchronized Browser browser() {
+    if (browser == null) {
+      String path = System.getenv().getOrDefault("NINEVEILS_CHROMIUM", "/usr/bin/chromium");
+      Playwright playwright =
+          Playwright.create(
+              new Playwright.CreateOptions()
+                  .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+      browser =
+          playwright
+              .chromium()
+              .launch(
+                  new BrowserType.LaunchOptions()
+                      .setExecutablePath(Path.of(path))
+                      .setHeadless(true)
+                      .setArgs(FLAGS));
+    }
+    return browser;
+  }
+}

@@ -1,0 +1,33 @@
+import { test } from "node:test";
+import assert from "node:assert/strict";
+import { brushedVeil, changed, painted, veilChanged, veilState } from "../../main/resources/static/js/fitting/wearing.js";
+
+const veil = (id, cover, lifted = false) => ({ id, opacity: 0.8, lifted, mask: { cover } });
+const worn = (effect) => ({ effect, opacity: 1, lifted: false, veils: {}, paint: {} });
+const fitting = { worn: [worn("milk"), worn("red")] };
+
+test("a worn effect is changed without touching the others", () => {
+  const next = changed(fitting, "red", { opacity: 0.4 });
+  assert.deepEqual(next.worn.map((w) => w.opacity), [1, 0.4]);
+  assert.equal(fitting.worn[1].opacity, 1);
+});
+
+test("a veil is as the effect has it until the fitting changes it", () => {
+  const v = veil("v", "everywhere");
+  assert.deepEqual(veilState(fitting, "red", v), { opacity: 0.8, lifted: false });
+  const next = veilChanged(fitting, "red", v, { lifted: true });
+  assert.deepEqual(veilState(next, "red", v), { opacity: 0.8, lifted: true });
+  const twice = veilChanged(next, "red", v, { opacity: 0.1 });
+  assert.deepEqual(veilState(twice, "red", v), { opacity: 0.1, lifted: true });
+});
+
+test("strokes are added on top of those before", () => {
+  const twice = painted(painted(fitting, "red", "v", 1), "red", "v", 2);
+  assert.deepEqual(twice.worn[1].paint.v, [1, 2]);
+});
+
+test("the brush is for the first brush-on veil that is down", () => {
+  const effect = { veils: [veil("a", "everywhere"), veil("b", "brush-on", true), veil("c", "brush-on")] };
+  assert.equal(brushedVeil(fitting, "red", effect).id, "c");
+  assert.equal(brushedVeil(fitting, "red", { veils: [veil("a", "everywhere")] }), null);
+});
