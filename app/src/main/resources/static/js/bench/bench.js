@@ -85,7 +85,7 @@ function showUndo({ canUndo, canRedo }) {
 /** Shows an effect and asks for its picture; stores it where a label says what was done. */
 function take(next, label) {
   effect = next;
-  if (!veilOf(openId)) openId = null;
+  if (!veilOf(openId)) openId = panel = null;
   show();
   stage.refresh();
   if (label) saver.save({ effect, label });

@@ -68,13 +68,13 @@ export function curveEditor(settings, values, on) {
   const points = () => all[active.key];
 
   function draw() {
+    const focused = dots.contains(document.activeElement);
     settings.forEach((setting, i) => {
       lines[i].setAttribute("d", path(monotone(all[setting.key])));
       lines[i].classList.toggle("is-other", setting !== active);
       buttons[i].setAttribute("aria-pressed", String(setting === active));
     });
     picture.append(lines[settings.indexOf(active)], dots);
-    const focused = dots.contains(document.activeElement);
     dots.replaceChildren(...points().map(dot));
     if (focused) dots.children[chosen]?.focus();
     const [x, y] = points()[chosen] ?? points()[0];

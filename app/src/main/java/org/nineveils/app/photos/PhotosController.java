@@ -3,13 +3,9 @@ package org.nineveils.app.photos;
 import java.io.IOException;
 import java.util.Map;
 import org.nineveils.app.data.Journal;
-import org.nineveils.app.render.Thumbnails;
 import org.nineveils.app.web.Undo;
 import org.nineveils.document.Json;
 import org.nineveils.picture.Limits;
-import org.springframework.http.CacheControl;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -22,16 +18,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 
-/** The page of the test wall, uploads, and small pictures of plain photos. */
+/** The page of the test wall, and uploads. */
 @Controller
 class PhotosController {
   private final PhotoService photos;
-  private final Thumbnails thumbnails;
   private final Journal journal;
 
-  PhotosController(PhotoService photos, Thumbnails thumbnails, Journal journal) {
+  PhotosController(PhotoService photos, Journal journal) {
     this.photos = photos;
-    this.thumbnails = thumbnails;
     this.journal = journal;
   }
 
@@ -69,13 +63,5 @@ class PhotosController {
   @ResponseBody
   Map<String, Object> undo(@RequestParam("redo") boolean redo) {
     return Undo.run(journal, PhotoService.SCOPE, redo);
-  }
-
-  @GetMapping("/photos/{id}/small")
-  ResponseEntity<byte[]> small(@PathVariable("id") long id) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.IMAGE_JPEG)
-        .cacheControl(CacheControl.noCache())
-        .body(thumbnails.plain(photos.get(id)));
   }
 }

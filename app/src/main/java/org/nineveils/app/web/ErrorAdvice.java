@@ -16,6 +16,7 @@ import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
@@ -51,6 +52,10 @@ class ErrorAdvice {
   Object conflict(Conflict fault, HttpServletRequest request) {
     return answer(HttpStatus.CONFLICT, fault.getMessage(), request);
   }
+
+  /** The browser went away before the answer was written: nobody is left to tell. */
+  @ExceptionHandler(AsyncRequestNotUsableException.class)
+  void gone() {}
 
   /** A newer request took its place: there is nothing to say and nobody to read it. */
   @ExceptionHandler(Cancelled.class)

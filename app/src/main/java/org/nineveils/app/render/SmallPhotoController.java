@@ -1,0 +1,24 @@
+package org.nineveils.app.render;
+
+import org.nineveils.app.photos.PhotoService;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** Small pictures of plain photos, for lists and strips. */
+@Controller
+class SmallPhotoController {
+  private final PhotoService photos;
+  private final Thumbnails thumbnails;
+
+  SmallPhotoController(PhotoService photos, Thumbnails thumbnails) {
+    this.photos = photos;
+    this.thumbnails = thumbnails;
+  }
+
+  @GetMapping("/photos/{id}/small")
+  ResponseEntity<byte[]> small(@PathVariable("id") long id) {
+    return Answers.jpeg(thumbnails.plain(photos.get(id)));
+  }
+}

@@ -1,0 +1,166 @@
+package org.nineveils.app.fitting;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.nineveils.app.testing.Http;
+import org.nineveils.app.testing.RunningApp;
+import org.nineveils.app.testing.Workplace;
+import org.nineveils.document.Fields;
+import org.nineveils.document.Json;
+
+/** A kit worn by a photo; each test takes another photo of the demo's wall. */
+class FittingIT {
+  private static int photo = 3;
+
+  private final RunningApp app = RunningApp.demo();
+  private final Http http = new Http(app);
+  private RunningApp.ObservedPage observed;
+  private Page page;
+  private Workplace room;
+
+  @BeforeEach
+  void openAPlainFitting() {
+    observed = app.page();
+    page = observed.page();
+    room = new Workplace(page);
+    page.navigate("/fitting/of?wardrobe=kit:1&photo=" + ++photo);
+    room.settle();
+  }
+
+  @AfterEach
+  void nothingWentWrongOnThePage() {
+    assertThat(observed.faults()).isEmpty();
+    observed.close();
+  }
+
+  private Locator piece(String name) {
+    return page.locator(".piece", new Page.LocatorOptions().setHasText(name));
+  }
+
+  private void wear(String name) {
+    piece(name).click();
+    room.veil(name).waitFor();
+    page.mouse().move(600, 300);
+    room.settle();
+  }
+
+  private List<Fields> worn() {
+    String id = page.url().replaceAll(".*/", "");
+    return Json.read(http.get("/api/fittings/" + id).body(), "")
+        .object("fitting")
+        .objects("worn", f -> f);
+  }
+
+  private List<String> onTheRail() {
+    return page.locator(".veil .name").allInnerTexts().stream()
+        .map(t -> t.replaceAll("^\\d+\\W+", ""))
+        .toList();
+  }
+
+  @Test
+  void pointingAtAnEffectShowsItAndLeavingTakesItAwayAgain() {
+    List<Integer> plain = room.colour(0.5, 0.4);
+    piece("Chalk").hover();
+    page.waitForFunction(
+        """
+        () => {
+          const c = document.querySelector(".pane-finished [data-picture]");
+          const d = c.getContext("2d").getImageData(c.width * 0.5, c.height * 0.4, 1, 1).data;
+          return d[0] === d[2];
+        }""");
+    page.mouse().move(600, 300);
+    room.settle();
+    assertThat(room.colour(0.5, 0.4)).isEqualTo(plain);
+    assertThat(worn()).isEmpty();
+  }
+
+  @Test
+  void anotherEffectOfASectionTakesTheFirstOnesPlaceAndUndoBringsItBack() {
+    wear("Milk linen");
+    wear("Oat matte");
+    assertThat(onTheRail()).containsExactly("Oat matte");
+    assertThat(page.locator(".said").innerText())
+        .contains("“Oat matte” took the place of “Milk linen”", "one at a time");
+    page.locator(".said button").click();
+    room.veil("Milk linen").waitFor();
+    room.settle();
+    assertThat(onTheRail()).containsExactly("Milk linen");
+  }
+
+  @Test
+  void orderComesFromTheSections() {
+    wear("Quiet corners");
+    wear("Milk linen");
+    wear("Third of a stop");
+    assertThat(onTheRail()).containsExactly("Third of a stop", "Milk linen", "Quiet corners");
+    assertThat(worn()).hasSize(3);
+  }
+
+  @Test
+  void theHemOfABundleEasesAllOfItsVeilsTogether() {
+    double plain = room.light(0.5, 0.35);
+    wear("Open the shade");
+    double full = room.light(0.5, 0.35);
+    assertThat(full).isGreaterThan(plain + 4);
+    room.dragHem("Open the shade", 0.5);
+    assertThat(room.light(0.5, 0.35))
+        .isCloseTo((plain + full) / 2, org.assertj.core.api.Assertions.within(1.5));
+    assertThat(worn().get(0).number("opacity")).isEqualTo(0.5);
+  }
+
+  @Test
+  void aBrushOnEffectArmsTheBrushAndPaintIsKept() {
+    wear("Face light");
+    assertThat(page.locator("[data-brush]").isVisible()).isTrue();
+    assertThat(page.locator("[data-tag]").innerText()).contains("is hidden: brush it on the skin");
+    double plain = room.light(0.5, 0.4);
+    room.paint(0.45, 0.4, 0.55, 0.4);
+    double painted = room.light(0.5, 0.4);
+    assertThat(painted).isGreaterThan(plain);
+    page.reload();
+    room.settle();
+    assertThat(room.light(0.5, 0.4)).isEqualTo(painted);
+    page.getByText("Clear paint").click();
+    room.settle();
+    assertThat(room.light(0.5, 0.4)).isEqualTo(plain);
+  }
+
+  @Test
+  void aVeilOfAWornEffectIsLiftedOnTheCard() {
+    wear("Warm plate");
+    List<Integer> brown = room.colour(0.5, 0.4);
+    assertThat(brown.get(0)).isGreaterThan(brown.get(2));
+    page.locator(".veil-line", new Page.LocatorOptions().setHasText("Plate brown"))
+        .getByText("Lift")
+        .click();
+    room.settle();
+    List<Integer> grey = room.colour(0.5, 0.4);
+    assertThat(Math.abs(grey.get(0) - grey.get(2))).isLessThanOrEqualTo(1);
+  }
+
+  @Test
+  void theNoteStaysWithTheEffect() {
+    wear("Chalk");
+    assertThat(page.locator("[data-card-note]").innerText()).contains("Good on blotches");
+    page.reload();
+    room.settle();
+    assertThat(page.locator("[data-card-note]").innerText()).contains("Good on blotches");
+  }
+
+  @Test
+  void takingOffLeavesThePlainPhoto() {
+    List<Integer> plain = room.colour(0.5, 0.4);
+    wear("Dove");
+    assertThat(room.colour(0.5, 0.4)).isNotEqualTo(plain);
+    page.locator("[data-take-off]").click();
+    page.getByText("The photo wears nothing yet").waitFor();
+    room.settle();
+    assertThat(room.colour(0.5, 0.4)).isEqualTo(plain);
+  }
+}

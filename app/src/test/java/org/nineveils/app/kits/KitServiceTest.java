@@ -1,0 +1,135 @@
+package org.nineveils.app.kits;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.nineveils.app.data.TestJournal;
+import org.nineveils.app.testing.Database;
+import org.nineveils.app.web.Conflict;
+import org.nineveils.app.web.NotFound;
+import org.nineveils.kit.StackingRule;
+import org.nineveils.veil.Effect;
+
+class KitServiceTest {
+  @TempDir Path folder;
+  private Database database;
+  private KitService kits;
+  private EffectService effects;
+  private long kit;
+
+  @BeforeEach
+  void open() {
+    database = new Database(folder);
+    var journal = TestJournal.on(database);
+    EffectStore store = new EffectStore(database.client());
+    kits = new KitService(new KitStore(database.client()), store, journal);
+    effects = new EffectService(store, kits, journal);
+    kit = kits.addKit("Cradle", "newborns");
+  }
+
+  @AfterEach
+  void close() {
+    database.close();
+  }
+
+  private long section(String name) {
+    return kits.addSection(kit, name, StackingRule.STACK_FREELY);
+  }
+
+  private List<String> sectionNames() {
+    return kits.sections(kit).stream().map(s -> s.number() + " " + s.name()).toList();
+  }
+
+  @Test
+  void aNewKitHasASectionToFileIn() {
+    assertThat(sectionNames()).containsExactly("1 Looks");
+  }
+
+  @Test
+  void sectionsStayNumberedFromOneWhenMovedOrRemoved() {
+    long brush = section("By brush");
+    section("Finish");
+    kits.moveSection(brush, -1);
+    assertThat(sectionNames()).containsExactly("1 By brush", "2 Looks", "3 Finish");
+    kits.moveSection(brush, -1);
+    assertThat(sectionNames()).as("held within the row").startsWith("1 By brush");
+    kits.removeSection(brush);
+    assertThat(sectionNames()).containsExactly("1 Looks", "2 Finish");
+  }
+
+  @Test
+  void namesAreTakenWhateverTheirCase() {
+    assertThatThrownBy(() -> kits.addKit("cradle", ""))
+        .isInstanceOf(Conflict.class)
+        .hasMessageContaining("“cradle”");
+    assertThatThrownBy(() -> section("LOOKS")).isInstanceOf(Conflict.class);
+    long looks = kits.sections(kit).get(0).id();
+    effects.add(looks, "Milk", Effect.empty());
+    assertThatThrownBy(() -> effects.add(looks, "milk", Effect.empty()))
+        .isInstanceOf(Conflict.class);
+    long other = kits.addKit("Other", "");
+    effects.add(kits.sections(other).get(0).id(), "Milk", Effect.empty());
+    assertThat(kits.filled(other).get(0).effects()).hasSize(1);
+  }
+
+  @Test
+  void aThingMayKeepItsOwnName() {
+    kits.changeKit(kit, "CRADLE", "");
+    assertThat(kits.kit(kit).name()).isEqualTo("CRADLE");
+  }
+
+  @Test
+  void effectsMoveWithinTheirSectionAndBetweenSections() {
+    long looks = kits.sections(kit).get(0).id();
+    long brush = section("By brush");
+    long a = effects.add(looks, "A", Effect.empty());
+    effects.add(looks, "B", Effect.empty());
+    effects.move(a, 1);
+    assertThat(names(0)).containsExactly("B", "A");
+    effects.file(a, brush, "A renamed");
+    assertThat(names(0)).containsExactly("B");
+    assertThat(names(1)).containsExactly("A renamed");
+  }
+
+  private List<String> names(int section) {
+    return kits.filled(kit).get(section).effects().stream().map(Rows.Effect::name).toList();
+  }
+
+  @Test
+  void variantsRememberTheirOriginAndGetFreeNames() {
+    long origin = effects.add(kits.sections(kit).get(0).id(), "Milk", Effect.empty());
+    long first = effects.addVariant(origin);
+    long second = effects.addVariant(origin);
+    assertThat(effects.get(first).name()).isEqualTo("Milk variant");
+    assertThat(effects.get(second).name()).isEqualTo("Milk variant 2");
+    assertThat(effects.get(second).variantOf()).isEqualTo(origin);
+  }
+
+  @Test
+  void aStaleSaveIsRefusedAndOverwritesNothing() {
+    long id = effects.add(kits.sections(kit).get(0).id(), "Milk", Effect.empty());
+    Effect first = new Effect(List.of(), "first", 1);
+    effects.save(id, 1, first, "note");
+    assertThatThrownBy(() -> effects.save(id, 1, new Effect(List.of(), "second", 1), "note"))
+        .isInstanceOf(Conflict.class)
+        .hasMessageContaining("“Milk” was changed in another window");
+    assertThat(effects.effect(effects.get(id))).isEqualTo(first);
+    assertThat(effects.get(id).rev()).isEqualTo(2);
+  }
+
+  @Test
+  void whatIsGoneIsSaidInWords() {
+    assertThatThrownBy(() -> kits.kit(99))
+        .isInstanceOf(NotFound.class)
+        .hasMessage("This kit is no longer here.");
+    assertThatThrownBy(() -> effects.get(99)).isInstanceOf(NotFound.class);
+    assertThatThrownBy(() -> kits.addSection(99, "x", StackingRule.STACK_FREELY))
+        .isInstanceOf(NotFound.class);
+  }
+}

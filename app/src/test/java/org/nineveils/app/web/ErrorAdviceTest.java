@@ -1,0 +1,91 @@
+package org.nineveils.app.web;
+
+import static org.hamcrest.Matchers.containsString;
+import static org.hamcrest.Matchers.not;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.view;
+
+import java.util.function.Supplier;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.nineveils.document.DocumentException;
+import org.nineveils.stack.Cancelled;
+import org.springframework.stereotype.Controller;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+class ErrorAdviceTest {
+  /** An inner class, so that the running application of other tests does not find it. */
+  @Controller
+  class Probe {
+    @GetMapping({"/api/probe", "/probe"})
+    @ResponseBody
+    String probe(@RequestParam(name = "n", defaultValue = "1") int n) {
+      return work.get() + n;
+    }
+  }
+
+  @SuppressWarnings("unchecked")
+  private final Supplier<String> work = mock(Supplier.class);
+
+  private MockMvc mvc;
+
+  @BeforeEach
+  void setUp() {
+    mvc =
+        MockMvcBuilders.standaloneSetup(new Probe()).setControllerAdvice(new ErrorAdvice()).build();
+  }
+
+  @Test
+  void aFaultOfADocumentIs422WithItsSentence() throws Exception {
+    when(work.get()).thenThrow(new DocumentException("The effect has no “edition”."));
+    mvc.perform(get("/api/probe"))
+        .andExpect(status().is(422))
+        .andExpect(content().string(containsString("The effect has no “edition”.")));
+  }
+
+  @Test
+  void aConflictIs409AndAThingThatIsGone404() throws Exception {
+    when(work.get()).thenThrow(Conflict.stale("“Milk”")).thenThrow(new NotFound("Gone."));
+    mvc.perform(get("/api/probe"))
+        .andExpect(status().isConflict())
+        .andExpect(content().string(containsString("another window")));
+    mvc.perform(get("/api/probe")).andExpect(status().isNotFound());
+  }
+
+  @Test
+  void anUnexpectedFaultShowsNothingOfTheInside() throws Exception {
+    when(work.get()).thenThrow(new IllegalStateException("table kit_secret is locked"));
+    mvc.perform(get("/api/probe"))
+        .andExpect(status().isInternalServerError())
+        .andExpect(content().string(not(containsString("kit_secret"))))
+        .andExpect(content().string(not(containsString("IllegalState"))))
+        .andExpect(content().string(containsString("What was saved before is safe")));
+  }
+
+  @Test
+  void peopleGetAPageAndScriptsGetJson() throws Exception {
+    when(work.get()).thenThrow(new NotFound("Gone."));
+    mvc.perform(get("/probe")).andExpect(status().isNotFound()).andExpect(view().name("web/fault"));
+  }
+
+  @Test
+  void aCancelledPictureIsNoFault() throws Exception {
+    when(work.get()).thenThrow(new Cancelled());
+    mvc.perform(get("/api/probe")).andExpect(status().isNoContent());
+  }
+
+  @Test
+  void aParameterThatIsNoNumberIs400() throws Exception {
+    mvc.perform(get("/api/probe?n=many"))
+        .andExpect(status().isBadRequest())
+        .andExpect(content().string(containsString("nothing was changed")));
+  }
+}

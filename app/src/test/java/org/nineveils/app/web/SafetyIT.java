@@ -1,0 +1,81 @@
+package org.nineveils.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.InetSocketAddress;
+import java.net.NetworkInterface;
+import java.net.Socket;
+import java.net.URI;
+import org.junit.jupiter.api.Test;
+import org.nineveils.app.testing.Http;
+import org.nineveils.app.testing.RunningApp;
+
+class SafetyIT {
+  private final RunningApp app = RunningApp.demo();
+  private final Http http = new Http(app);
+
+  @Test
+  void everyPageForbidsForeignAndInlineScripts() {
+    for (String path :
+        new String[] {"/kits", "/bench/1", "/photos", "/desk", "/proofs/1", "/collections/1"}) {
+      var answer = http.get(path);
+      String policy = answer.headers().firstValue("Content-Security-Policy").orElse("");
+      assertThat(policy)
+          .contains("default-src 'self'", "object-src 'none'")
+          .doesNotContain("unsafe");
+      assertThat(answer.headers().firstValue("X-Content-Type-Options")).contains("nosniff");
+      assertThat(answer.body()).doesNotContain("<script>", "onclick=", "style=\"");
+    }
+  }
+
+  @Test
+  void changesWithoutTheSessionsTokenAreRefused() {
+    int before = http.get("/kits").body().length();
+    assertThat(http.forged("POST", "/api/kits", "{\"name\": \"Forged\"}").statusCode())
+        .isEqualTo(403);
+    assertThat(http.forged("DELETE", "/api/kits/1", "").statusCode()).isEqualTo(403);
+    assertThat(http.get("/kits").body()).hasSize(before).doesNotContain("Forged");
+  }
+
+  @Test
+  void itListensOnTheLoopbackOnly() throws Exception {
+    int port = URI.create(app.url()).getPort();
+    for (var network : java.util.Collections.list(NetworkInterface.getNetworkInterfaces())) {
+      for (var address : java.util.Collections.list(network.getInetAddresses())) {
+        if (address.isLoopbackAddress() || !(address instanceof java.net.Inet4Address)) {
+          continue;
+        }
+        try (Socket socket = new Socket()) {
+          // A machine's own address, never another machine's.
+          assertThat(connects(socket, new InetSocketAddress(address, port))).isFalse();
+        }
+      }
+    }
+  }
+
+  private static boolean connects(Socket socket, InetSocketAddress to) {
+    try {
+      socket.connect(to, 500);
+      return true;
+    } catch (java.io.IOException e) {
+      return false;
+    }
+  }
+
+  @Test
+  void fontsStylesAndScriptsComeWithTheApplication() {
+    String page = http.get("/kits").body();
+    assertThat(page).doesNotContain("https://", "http://");
+    for (String path :
+        new String[] {
+          "/css/nine-veils.css",
+          "/fonts/instrument-sans.woff2",
+          "/fonts/newsreader.woff2",
+          "/favicon.svg",
+          "/js/web/page.js"
+        }) {
+      assertThat(http.get(path).statusCode()).as(path).isEqualTo(200);
+    }
+    assertThat(http.get("/css/nine-veils.css").body()).doesNotContain("url(http");
+  }
+}

@@ -1,0 +1,233 @@
+package org.nineveils.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.nineveils.catalogue.Kinds;
+import org.nineveils.kit.StackingRule;
+import org.nineveils.mask.Cover;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureReader;
+import org.nineveils.release.Release;
+import org.nineveils.release.ReleaseWriter;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Renderer;
+import org.nineveils.stack.Stack;
+import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.Effect;
+import org.nineveils.veil.SettingValues;
+import org.nineveils.veil.Veil;
+
+/** Exit status 0 done, 1 the file is at fault, 2 typed wrongly; faults are one plain sentence. */
+class MainTest {
+  private static final Path PHOTO = Path.of("../demo/photos/pet-ginger-cat.jpg");
+
+  @TempDir Path folder;
+  private Path release;
+  private String out;
+  private String err;
+
+  private static Veil veil(String id, String kind, Map<String, ?> settings, Cover cover) {
+    var k = Kinds.ofId(kind);
+    return new Veil(
+        id,
+        k.label(),
+        k,
+        SettingValues.parse(k.settings(), settings),
+        BlendMode.NORMAL,
+        0.9,
+        false,
+        cover,
+        "");
+  }
+
+  private static Effect effect() {
+    return new Effect(
+        List.of(
+            veil("a", "curve", Map.of("outBlack", 30), Cover.EVERYWHERE),
+            veil("b", "light", Map.of("exposure", 1), Cover.BRUSH_ON)),
+        "Brush it.",
+        1);
+  }
+
+  @BeforeEach
+  void packARelease() throws IOException {
+    var part = new Release.EffectPart("Milk", "", effect(), new byte[0], new byte[0]);
+    var section = new Release.SectionPart(1, "Looks", StackingRule.ONE_AT_A_TIME, List.of(part));
+    var kit = new Release.KitPart("Cradle", "newborns", List.of(section));
+    release = folder.resolve("milk.zip");
+    Files.write(
+        release, ReleaseWriter.write(new Release("Soft", "1.2", "Q", "", "", List.of(kit))));
+  }
+
+  private int nv(Object... arguments) {
+    StringWriter o = new StringWriter();
+    StringWriter e = new StringWriter();
+    String[] words = Stream.of(arguments).map(String::valueOf).toArray(String[]::new);
+    int status = Main.run(new PrintWriter(o, true), new PrintWriter(e, true), words);
+    out = o.toString();
+    err = e.toString();
+    return status;
+  }
+
+  private void fails(int status, String... says) {
+    assertThat(err).contains(says).doesNotContain("Exception", "\tat ");
+    assertThat(status).isEqualTo(1);
+    assertThat(err.strip().lines()).hasSize(1);
+  }
+
+  @Test
+  void checkSaysWhatASoundReleaseHolds() {
+    assertThat(nv("check", release)).isZero();
+    assertThat(out.strip()).isEqualTo("“Soft” 1.2 by Q: 1 kits, 1 effects, all sound.");
+  }
+
+  @Test
+  void effectsListsSectionsWithTheirRules() {
+    assertThat(nv("effects", release)).isZero();
+    assertThat(out).contains("Cradle", "1 Looks (one at a time)", "Milk");
+  }
+
+  @Test
+  void applyWritesWhatTheRendererGives() {
+    Path file = folder.resolve("out.tif");
+    assertThat(
+            nv("apply", "--release", release, "--effect", "milk", "--photo", PHOTO, "--out", file))
+        .isZero();
+    assertThat(out).contains("“Milk” on pet-ginger-cat.jpg");
+    Picture ours =
+        Renderer.render(PictureReader.read(PHOTO), Stack.of(Bundle.of(effect().veils())));
+    Picture written = PictureReader.read(file);
+    double most = 0;
+    for (int i = 0; i < ours.r().length; i++) {
+      most = Math.max(most, Math.abs(ours.g()[i] - written.g()[i]));
+    }
+    assertThat(most).isLessThanOrEqualTo(0.5 / 65535 + 1e-6);
+  }
+
+  @Test
+  void opacityNoughtGivesThePlainPhoto() {
+    Path file = folder.resolve("plain.png");
+    assertThat(
+            nv(
+                "apply",
+                "--release",
+                release,
+                "--effect",
+                "Milk",
+                "--photo",
+                PHOTO,
+                "--out",
+                file,
+                "--opacity",
+                0))
+        .isZero();
+    assertThat(PictureReader.read(file).r()).isEqualTo(PictureReader.read(PHOTO).r());
+  }
+
+  @Test
+  void paintShowsABrushOnVeilWhereItWent() throws IOException {
+    Path paint = folder.resolve("paint.json");
+    Files.writeString(
+        paint,
+        """
+        {"b": [{"points": [0.2, 0.2], "size": 0.2, "softness": 0, "strength": 1, "flow": 1, "reveal": true}]}""");
+    Path with = folder.resolve("with.png");
+    Path without = folder.resolve("without.png");
+    nv(
+        "apply",
+        "--release",
+        release,
+        "--effect",
+        "Milk",
+        "--photo",
+        PHOTO,
+        "--out",
+        with,
+        "--paint",
+        paint);
+    nv("apply", "--release", release, "--effect", "Milk", "--photo", PHOTO, "--out", without);
+    Picture a = PictureReader.read(with);
+    Picture b = PictureReader.read(without);
+    int inside = 360 * 1800 + 360;
+    int outside = 1000 * 1800 + 1700;
+    assertThat(a.g()[inside]).isGreaterThan(b.g()[inside]);
+    assertThat(a.g()[outside]).isEqualTo(b.g()[outside]);
+  }
+
+  @Test
+  void faultsOfFilesAreOneSentenceAndStatusOne() throws IOException {
+    Path text = folder.resolve("text.jpg");
+    Files.writeString(text, "no picture");
+    Path file = folder.resolve("o.png");
+    fails(nv("check", folder.resolve("gone.zip")), "There is no file");
+    fails(nv("check", text), "not a ZIP file");
+    fails(
+        nv("apply", "--release", release, "--effect", "Gold", "--photo", PHOTO, "--out", file),
+        "“Gold”",
+        "Milk");
+    fails(
+        nv("apply", "--release", release, "--effect", "Milk", "--photo", text, "--out", file),
+        "“text.jpg” is not a JPEG");
+    fails(
+        nv(
+            "apply",
+            "--release",
+            release,
+            "--effect",
+            "Milk",
+            "--photo",
+            PHOTO,
+            "--out",
+            file,
+            "--opacity",
+            3),
+        "--opacity must be between 0 and 1, but was 3.0");
+    fails(
+        nv(
+            "apply",
+            "--release",
+            release,
+            "--effect",
+            "Milk",
+            "--photo",
+            PHOTO,
+            "--out",
+            folder.resolve("o.bmp")),
+        "“o.bmp”");
+    fails(
+        nv(
+            "apply",
+            "--release",
+            release,
+            "--effect",
+            "Milk",
+            "--photo",
+            PHOTO,
+            "--out",
+            folder.resolve("no/o.png")),
+        "could not be written");
+    try (Stream<Path> left = Files.list(folder)) {
+      assertThat(left).as("nothing is left behind").containsExactlyInAnyOrder(release, text);
+    }
+  }
+
+  @Test
+  void whatIsTypedWronglyIsStatusTwoWithTheUsage() {
+    assertThat(nv("apply", "--release", release)).isEqualTo(2);
+    assertThat(err).contains("Missing required options", "--photo");
+    assertThat(nv("polish")).isEqualTo(2);
+    assertThat(nv()).isEqualTo(2);
+    assertThat(err).contains("check", "apply");
+  }
+}
