@@ -3,7 +3,7 @@ package org.nineveils.colour;
 import java.util.function.DoubleUnaryOperator;
 
 /** Derives polynomial coefficients from a closed form, so that none has to be typed. */
-final class Chebyshev {
+public final class Chebyshev {
   private Chebyshev() {}
 
   /**
@@ -15,7 +15,7 @@ final class Chebyshev {
    * @param degree 1…8
    * @return degree + 1 coefficients, constant term first
    */
-  static float[] fit(DoubleUnaryOperator f, double from, double to, int degree) {
+  public static float[] fit(DoubleUnaryOperator f, double from, double to, int degree) {
     int n = degree + 1;
     double[][] rows = new double[n][n + 1];
     for (int i = 0; i < n; i++) {

@@ -70,12 +70,25 @@ final class BlendLoops {
   /** D(b) is the polynomial up to one quarter and the square root from there; both give ½ there. */
   static void softLight(float[] b, float[] s, float[] out, int n) {
     for (int i = 0; i < n; i++) {
-      float x = b[i];
-      float t = 2 * s[i] - 1;
-      float low = Math.min(x, 0.25f);
-      float root = (float) Math.sqrt(Math.max(x, 0.25f));
-      float d = ((16 * low - 12) * low + 4) * low + root - 0.5f;
-      out[i] = x + Math.min(0f, t) * x * (1 - x) + Math.max(0f, t) * (d - x);
+      float low = Math.min(b[i], 0.25f);
+      out[i] = ((16 * low - 12) * low + 4) * low - 0.5f - b[i];
+    }
+    for (int i = 0; i < n; i++) {
+      out[i] += (float) Math.sqrt(Math.max(b[i], 0.25f)); // D(b) − b
+    }
+    for (int i = 0; i < n; i++) {
+      out[i] *= Math.max(0f, 2 * s[i] - 1);
+    }
+    for (int i = 0; i < n; i++) {
+      out[i] += b[i] + Math.min(0f, 2 * s[i] - 1) * b[i] * (1 - b[i]);
+    }
+    limit(out, n);
+  }
+
+  /** Takes off what rounding put below black or above white. */
+  private static void limit(float[] out, int n) {
+    for (int i = 0; i < n; i++) {
+      out[i] = Math.min(1f, Math.max(0f, out[i]));
     }
   }
 

@@ -1,5 +1,6 @@
 package org.nineveils.veil.tint;
 
+import java.util.Arrays;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Kernel;
 import org.nineveils.veil.SettingValues;
@@ -8,6 +9,7 @@ import org.nineveils.veil.SettingValues;
 final class TintKernel implements Kernel {
   private final float mono;
   private final float[] w = new float[8];
+  private final boolean weighted;
   private final float colour;
   private final float lift;
   private final float[] hue;
@@ -17,6 +19,7 @@ final class TintKernel implements Kernel {
     for (int i = 0; i < 8; i++) {
       w[i] = (float) values.share(Tint.WEIGHTS.get(i));
     }
+    weighted = !Arrays.equals(w, new float[8]);
     colour = (float) values.share(Tint.COLOURISE);
     lift = (float) values.share(Tint.LIGHTNESS);
     hue = offsets(values.number(Tint.HUE), values.share(Tint.SATURATION));
@@ -27,11 +30,11 @@ final class TintKernel implements Kernel {
     if (mono == 0 && colour == 0) {
       out.copyFrom(in, n);
     } else if (colour == 0) {
-      monochrome(in, out, n, spare.t);
+      monochrome(in, out, n, spare);
     } else if (mono == 0) {
       colourise(in, out, n, spare.t);
     } else {
-      monochrome(in, spare, n, spare.t);
+      monochrome(in, spare, n, out);
       colourise(spare, out, n, spare.t);
     }
   }
@@ -49,17 +52,23 @@ final class TintKernel implements Kernel {
     return k;
   }
 
-  private void monochrome(Band in, Band out, int n, float[] grey) {
-    luma(in, grey, n);
-    families(in, grey, n);
+  /** Grey by weights into {@code out}; {@code work} is overwritten. */
+  private void monochrome(Band in, Band out, int n, Band work) {
+    float[] grey = work.t;
+    luma(in.r, in.g, in.b, grey, n);
+    if (weighted) {
+      warm(in, grey, n, work);
+      cold(in, grey, n, work);
+      other(in, grey, n, work);
+    }
     mix(in.r, grey, out.r, n);
     mix(in.g, grey, out.g, n);
     mix(in.b, grey, out.b, n);
   }
 
-  private static void luma(Band in, float[] grey, int n) {
+  private static void luma(float[] r, float[] g, float[] b, float[] grey, int n) {
     for (int i = 0; i < n; i++) {
-      grey[i] = 0.2126f * in.r[i] + 0.7152f * in.g[i] + 0.0722f * in.b[i];
+      grey[i] = 0.2126f * r[i] + 0.7152f * g[i] + 0.0722f * b[i];
     }
   }
 
@@ -69,21 +78,52 @@ final class TintKernel implements Kernel {
    * hues. Orange and purple lie half-way between two of them and take twice the smaller of the two,
    * which the two give up. No branch, no division, no hue angle.
    */
-  private void families(Band in, float[] grey, int n) {
-    float red = w[0], orange = w[1], yellow = w[2], green = w[3];
-    float aqua = w[4], blue = w[5], purple = w[6], magenta = w[7];
+  private void warm(Band in, float[] grey, int n, Band work) {
+    primary(in.r, in.g, in.b, work.r, n);
+    secondary(in.r, in.g, in.b, work.g, n);
+    addPair(work.r, work.g, w[0], w[1], w[2], grey, n);
+  }
+
+  private void cold(Band in, float[] grey, int n, Band work) {
+    primary(in.b, in.r, in.g, work.r, n);
+    secondary(in.b, in.r, in.g, work.g, n);
+    addPair(work.r, work.g, w[5], w[6], w[7], grey, n);
+  }
+
+  private void other(Band in, float[] grey, int n, Band work) {
+    primary(in.g, in.r, in.b, work.r, n);
+    secondary(in.g, in.b, in.r, work.g, n);
+    add(work.r, w[3], grey, n);
+    add(work.g, w[4], grey, n);
+  }
+
+  /** How far one primary stands above both others. */
+  private static void primary(float[] own, float[] one, float[] two, float[] out, int n) {
     for (int i = 0; i < n; i++) {
-      float r = in.r[i], g = in.g[i], b = in.b[i];
-      float pr = Math.max(0f, r - Math.max(g, b));
-      float pg = Math.max(0f, g - Math.max(r, b));
-      float pb = Math.max(0f, b - Math.max(r, g));
-      float sy = Math.max(0f, Math.min(r, g) - b);
-      float sa = Math.max(0f, Math.min(g, b) - r);
-      float sm = Math.max(0f, Math.min(r, b) - g);
-      float o = Math.min(pr, sy);
-      float p = Math.min(pb, sm);
-      float shift = red * (pr - o) + orange * 2 * o + yellow * (sy - o) + green * pg;
-      grey[i] += shift + aqua * sa + blue * (pb - p) + purple * 2 * p + magenta * (sm - p);
+      out[i] = Math.max(0f, own[i] - Math.max(one[i], two[i]));
+    }
+  }
+
+  /** How far two primaries stand together above the third. */
+  private static void secondary(float[] one, float[] two, float[] third, float[] out, int n) {
+    for (int i = 0; i < n; i++) {
+      out[i] = Math.max(0f, Math.min(one[i], two[i]) - third[i]);
+    }
+  }
+
+  private static void addPair(
+      float[] p, float[] s, float first, float between, float last, float[] grey, int n) {
+    add(p, first, grey, n);
+    add(s, last, grey, n);
+    float both = 2 * between - first - last;
+    for (int i = 0; i < n; i++) {
+      grey[i] += both * Math.min(p[i], s[i]);
+    }
+  }
+
+  private static void add(float[] part, float weight, float[] grey, int n) {
+    for (int i = 0; i < n; i++) {
+      grey[i] += weight * part[i];
     }
   }
 
