@@ -1,6 +1,8 @@
 package org.nineveils.cli;
 
+import java.io.OutputStream;
 import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
 import org.nineveils.document.DocumentException;
 import org.nineveils.picture.PictureException;
 import org.nineveils.release.ReleaseException;
@@ -21,7 +23,12 @@ public final class Main {
   private Main() {}
 
   public static void main(String[] args) {
-    System.exit(run(new PrintWriter(System.out, true), new PrintWriter(System.err, true), args));
+    System.exit(run(writer(System.out), writer(System.err), args));
+  }
+
+  /** UTF-8 whatever the locale: names and quotation marks are more than ASCII. */
+  private static PrintWriter writer(OutputStream out) {
+    return new PrintWriter(out, true, StandardCharsets.UTF_8);
   }
 
   /** Runs a command and gives its exit status; what it prints goes to the two writers. */

@@ -38,21 +38,18 @@ public enum PictureFormat {
    */
   public static PictureFormat ofName(String fileName) {
     String ending = fileName.substring(fileName.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
-    switch (ending) {
-      case "jpg", "jpeg":
-        return JPEG;
-      case "png":
-        return PNG;
-      case "tif", "tiff":
-        return TIFF;
-      default:
-        throw new PictureException(
-            "“%s” does not end in one of %s, so the format to write is not known."
-                .formatted(
-                    fileName,
-                    Arrays.stream(values())
-                        .map(f -> "." + f.ending)
-                        .collect(Collectors.joining(", "))));
-    }
+    return switch (ending) {
+      case "jpg", "jpeg" -> JPEG;
+      case "png" -> PNG;
+      case "tif", "tiff" -> TIFF;
+      default ->
+          throw new PictureException(
+              "“%s” does not end in one of %s, so the format to write is not known."
+                  .formatted(
+                      fileName,
+                      Arrays.stream(values())
+                          .map(f -> "." + f.ending)
+                          .collect(Collectors.joining(", "))));
+    };
   }
 }

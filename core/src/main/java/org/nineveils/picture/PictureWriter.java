@@ -33,16 +33,11 @@ public final class PictureWriter {
 
   /** The bytes of a file in the given format, at the quality of a finished result. */
   public static byte[] write(Picture picture, PictureFormat format) {
-    switch (format) {
-      case JPEG:
-        return jpeg(picture, RESULT_QUALITY);
-      case PNG:
-        return SrgbTag.intoPng(encode("png", "com.sun.imageio", image8(picture), -1, false));
-      case TIFF:
-        return encode("tiff", "com.sun.imageio", image16(picture), -1, true);
-      default:
-        throw new IllegalArgumentException("no writer for " + format);
-    }
+    return switch (format) {
+      case JPEG -> jpeg(picture, RESULT_QUALITY);
+      case PNG -> SrgbTag.intoPng(encode("png", "com.sun.imageio", image8(picture), -1, false));
+      case TIFF -> encode("tiff", "com.sun.imageio", image16(picture), -1, true);
+    };
   }
 
   /**

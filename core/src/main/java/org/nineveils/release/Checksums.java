@@ -32,7 +32,7 @@ public final class Checksums {
 
   static Map<String, String> parse(byte[] list) {
     Map<String, String> sums = new LinkedHashMap<>();
-    for (String line : new String(list, StandardCharsets.UTF_8).split("\n")) {
+    for (String line : new String(list, StandardCharsets.UTF_8).split("\n", -1)) {
       if (line.isBlank()) {
         continue;
       }

@@ -7,6 +7,7 @@ import java.util.Locale;
  * sRGB-encoded values. The backdrop is what is below the veil, the source what the veil makes of
  * it.
  */
+@SuppressWarnings("ImmutableEnumChecker") // the blends are loops without state
 public enum BlendMode {
   NORMAL("Normal", BlendLoops::normal),
   DARKEN("Darken", BlendLoops::darken),

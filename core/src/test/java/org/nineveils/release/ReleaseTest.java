@@ -182,20 +182,6 @@ class ReleaseTest {
         .validate(new String(json, StandardCharsets.UTF_8), InputFormat.JSON);
   }
 
-  /** One description drives the schemas: the files in docs/ are what the descriptors give. */
-  @Test
-  void thePublishedSchemasAreThoseOfThisBuild() throws IOException {
-    for (var schema :
-        Map.of("effect", FormatSchema.effect(), "manifest", FormatSchema.manifest()).entrySet()) {
-      Path file = Path.of("../docs/schema/" + schema.getKey() + ".schema.json");
-      if (Boolean.getBoolean("nineveils.writeDocs")) {
-        Files.createDirectories(file.getParent());
-        Files.writeString(file, schema.getValue());
-      }
-      assertThat(file).as("run ./nv docs").content().isEqualTo(schema.getValue());
-    }
-  }
-
   @Test
   void anEmptyZipAndOtherFilesAreRefused() throws IOException {
     refused(zip(Map.of()), "empty or not a ZIP file");

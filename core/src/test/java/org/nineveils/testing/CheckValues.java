@@ -36,7 +36,7 @@ public final class CheckValues {
         BufferedReader lines =
             new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
       lines.readLine(); // the source
-      String[] columns = lines.readLine().split(",");
+      String[] columns = lines.readLine().split(",", -1);
       List<Row> rows = new ArrayList<>();
       for (String line = lines.readLine(); line != null; line = lines.readLine()) {
         String[] values = line.split(",", -1);

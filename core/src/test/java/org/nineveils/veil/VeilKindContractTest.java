@@ -153,14 +153,11 @@ class VeilKindContractTest {
 
   /** Amounts that other settings need in order to act. */
   private static Map<String, Object> switchedOn(VeilKind kind) {
-    switch (kind.id()) {
-      case "tint":
-        return Map.of("monochrome", 60.0, "colourise", 60.0);
-      case "edge":
-        return Map.of("amount", -1.0);
-      default:
-        return Map.of();
-    }
+    return switch (kind.id()) {
+      case "tint" -> Map.of("monochrome", 60.0, "colourise", 60.0);
+      case "edge" -> Map.of("amount", -1.0);
+      default -> Map.of();
+    };
   }
 
   private static Object other(Setting<?> setting, Object now) {

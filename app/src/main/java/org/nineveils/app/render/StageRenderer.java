@@ -68,11 +68,12 @@ public class StageRenderer {
     Area area = request.area() == null ? source.area() : clip(request.area(), source);
     Coverage covered = coverage.coverage(cover, paint, source.longSide(), area);
     float[] values = covered.values();
-    ByteBuffer packet = packet(head(photo, source, area), values.length);
-    for (float value : values) {
-      packet.put((byte) 0).put((byte) 0).put((byte) 0).put((byte) Quantise.to8(value));
+    byte[] packet = packet(head(photo, source, area), values.length);
+    int alpha = firstPixel(packet, values.length) + 3;
+    for (int i = 0; i < values.length; i++) {
+      packet[alpha + 4 * i] = (byte) Quantise.to8(values[i]);
     }
-    return packet.array();
+    return packet;
   }
 
   /** The finished picture at full size as a file. */
@@ -111,9 +112,9 @@ public class StageRenderer {
             "blown", h.blown(),
             "blocked", h.blocked(),
             "millis", millis));
-    ByteBuffer packet = packet(head, out.r().length);
-    Quantise.toRgba8(out, packet.array(), packet.position());
-    return packet.array();
+    byte[] packet = packet(head, out.r().length);
+    Quantise.toRgba8(out, packet, firstPixel(packet, out.r().length));
+    return packet;
   }
 
   private static Map<String, Object> head(Photo photo, Picture whole, Area area) {
@@ -128,10 +129,15 @@ public class StageRenderer {
         "photoHeight", photo.height());
   }
 
-  /** Room for a packet, filled up to the first pixel. */
-  private static ByteBuffer packet(Map<String, Object> head, int pixels) {
+  /** A packet with its head, and room for the pixels. */
+  private static byte[] packet(Map<String, Object> head, int pixels) {
     byte[] text = Json.write(head).getBytes(StandardCharsets.UTF_8);
-    ByteBuffer packet = ByteBuffer.allocate(4 + text.length + pixels * 4);
-    return packet.putInt(text.length).put(text);
+    byte[] packet = new byte[4 + text.length + pixels * 4];
+    ByteBuffer.wrap(packet).putInt(text.length).put(text);
+    return packet;
+  }
+
+  private static int firstPixel(byte[] packet, int pixels) {
+    return packet.length - pixels * 4;
   }
 }

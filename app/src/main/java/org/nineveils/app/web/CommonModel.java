@@ -10,7 +10,7 @@ class CommonModel {
   /** First part of the path, by which the frame marks the room that one is in. */
   @ModelAttribute("room")
   String room(HttpServletRequest request) {
-    String[] parts = request.getRequestURI().split("/");
+    String[] parts = request.getRequestURI().split("/", -1);
     return parts.length > 1 ? parts[1] : "kits";
   }
 }

@@ -25,6 +25,7 @@ class ErrorAdviceTest {
   /** An inner class, so that the running application of other tests does not find it. */
   @Controller
   class Probe {
+    @SuppressWarnings("DirectInvocationOnMock") // stands for what a controller would call
     @GetMapping({"/api/probe", "/probe"})
     @ResponseBody
     String probe(@RequestParam(name = "n", defaultValue = "1") int n) {

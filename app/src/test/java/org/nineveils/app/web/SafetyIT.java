@@ -6,6 +6,7 @@ import java.net.InetSocketAddress;
 import java.net.NetworkInterface;
 import java.net.Socket;
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.nineveils.app.testing.Http;
 import org.nineveils.app.testing.RunningApp;
@@ -50,6 +51,21 @@ class SafetyIT {
           assertThat(connects(socket, new InetSocketAddress(address, port))).isFalse();
         }
       }
+    }
+  }
+
+  /** A foreign page whose name points at this machine must not get at the application. */
+  @Test
+  void requestsUnderAForeignNameAreRefused() throws Exception {
+    URI at = URI.create(app.url());
+    try (Socket socket = new Socket(at.getHost(), at.getPort())) {
+      socket
+          .getOutputStream()
+          .write(
+              "GET /kits HTTP/1.1\r\nHost: foreign.example\r\nConnection: close\r\n\r\n"
+                  .getBytes(StandardCharsets.US_ASCII));
+      String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      assertThat(answer).startsWith("HTTP/1.1 400").doesNotContain("Willow Basket", "Exception");
     }
   }
 

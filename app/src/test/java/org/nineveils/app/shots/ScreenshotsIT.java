@@ -1,0 +1,120 @@
+package org.nineveils.app.shots;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.nineveils.app.testing.RunningApp;
+import org.nineveils.app.testing.Workplace;
+
+/** Takes the pictures of {@code docs/screenshots} from demo data; run by {@code ./nv shots}. */
+@EnabledIfSystemProperty(named = "nineveils.shots", matches = ".+")
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class ScreenshotsIT {
+  private final Path folder = Path.of(System.getProperty("nineveils.shots", "."));
+
+  private void shoot(Page page, String name) {
+    page.waitForFunction(
+        "() => [...document.images].every(i => i.complete || i.loading === 'lazy')");
+    page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+    assertThat(folder.resolve(name + ".png")).isNotEmptyFile();
+  }
+
+  private void plain(Page page, String path, String name) {
+    page.navigate(path);
+    page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    shoot(page, name);
+  }
+
+  @Test
+  @Order(1)
+  void pages() {
+    try (var first = RunningApp.empty().page()) {
+      plain(first.page(), "/kits", "first-start");
+    }
+    try (var observed = RunningApp.demo().page()) {
+      Page page = observed.page();
+      plain(page, "/kits", "kits");
+      plain(page, "/kits/1", "kit");
+      plain(page, "/photos", "photos");
+      page.navigate("/proofs/1");
+      page.waitForFunction(
+          "() => /^(\\d+) of \\1 proofs$/.test(document.querySelector('[data-count]').textContent)");
+      page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+      shoot(page, "proofs");
+      page.navigate("/collections/1");
+      page.locator("[data-pack]").click();
+      page.locator("a[download]").first().waitFor();
+      shoot(page, "collection");
+    }
+  }
+
+  @Test
+  @Order(2)
+  void workplaces() {
+    try (var observed = RunningApp.demo().page()) {
+      Page page = observed.page();
+      Workplace place = new Workplace(page);
+      page.navigate("/bench/5?photo=3");
+      place.settle();
+      place.pick("Oat curve");
+      shoot(page, "bench");
+      page.navigate("/bench/10?photo=1");
+      place.settle();
+      place.pick("Away from red");
+      page.keyboard().press("m");
+      page.mouse().move(600, 280);
+      place.settle();
+      page.waitForFunction(
+          """
+          () => {
+            const c = document.querySelector("[data-weave]");
+            return c.getContext("2d").getImageData(0, 0, c.width, c.height).data.some(v => v > 0);
+          }""");
+      shoot(page, "bench-brush");
+      page.navigate("/fitting/of?wardrobe=kit:1&photo=3");
+      place.settle();
+      for (String name :
+          new String[] {"Third of a stop", "Honeyed air", "Lips and fingertips", "Quiet corners"}) {
+        page.locator(".piece", new Page.LocatorOptions().setHasText(name)).click();
+        place.veil(name).waitFor();
+        place.settle();
+      }
+      place.dragHem("Honeyed air", 0.7);
+      place.pick("Lips and fingertips");
+      place.paint(0.49, 0.4, 0.5, 0.41);
+      shoot(page, "fitting");
+    }
+  }
+
+  @Test
+  @Order(3)
+  void desk() {
+    try (var observed = RunningApp.demo().page()) {
+      Page page = observed.page();
+      Workplace place = new Workplace(page);
+      page.navigate("/collections/1");
+      Path release = Path.of(System.getProperty("java.io.tmpdir"), "nine-veils-shots.zip");
+      page.waitForDownload(() -> page.locator("a[download]").first().click()).saveAs(release);
+      page.navigate("/desk");
+      page.locator("[data-drop=desk] input")
+          .setInputFiles(Path.of("../demo/photos/newborn-yellowish-skin.jpg"));
+      page.getByText("One photo was added.").waitFor();
+      page.locator("[data-drop=release] input").setInputFiles(release);
+      page.waitForURL("**/desk/*");
+      page.getByText("Wear it on a photo").click();
+      page.waitForURL("**/desk/fitting/*");
+      place.settle();
+      page.locator(".piece", new Page.LocatorOptions().setHasText("Milk linen")).click();
+      place.veil("Milk linen").waitFor();
+      page.mouse().move(640, 300);
+      place.settle();
+      shoot(page, "desk");
+    }
+  }
+}
