@@ -1,7 +1,7 @@
 // What an open veil shows beside its cloth: name, blend mode, where it covers, its settings.
 import { settingsEditor } from "../editors/settings.js";
 
-const WIDTHS = { curve: 690, tint: 800, edge: 600, light: 440 };
+const WIDTHS = { curve: 690, tint: 800, edge: 600, light: 580 };
 
 function element(name, fields = {}, ...children) {
   const made = Object.assign(document.createElement(name), fields);

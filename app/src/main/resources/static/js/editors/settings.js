@@ -3,7 +3,7 @@ import { curveEditor } from "./curve.js";
 import { slider } from "./slider.js";
 
 const WIDE_FROM = 6; // settings of a group that take two columns
-const ROWS = 5; // settings that fit above one another
+const ROWS = 5; // settings and headings that fit above one another
 
 /**
  * @param kind { settings: descriptors }
@@ -30,13 +30,13 @@ export function settingsEditor(kind, values, on) {
   for (const name of new Set(numbers.map((n) => n.group))) {
     const own = numbers.filter((n) => n.group === name);
     const wide = own.length >= WIDE_FROM;
-    if (!column || wide || rows + own.length > ROWS) {
+    if (!column || wide || rows + own.length + 1 > ROWS) {
       column = document.createElement("div");
       column.className = wide ? "column is-wide" : "column";
       element.append(column);
       rows = wide ? ROWS : 0;
     }
-    rows += own.length;
+    rows += own.length + 1;
     column.append(group(name, own));
   }
 

@@ -6,6 +6,7 @@ const NS = "http://www.w3.org/2000/svg";
 const FOOT = 24;
 const NARROW = 62;
 const TINY = 30;
+const CROWDED = 16; // items from which they hang closer
 const DRAG_FROM = 7;
 const HOLD = 44; // width of the cloth that stays in sight beside an open veil
 
@@ -30,6 +31,7 @@ export class Rail {
   show(items, openId = null, panel = null) {
     this.#items = items;
     this.#open = openId;
+    this.root.classList.toggle("is-crowded", items.length > CROWDED);
     const rest = [...this.root.children].filter((e) => !e.classList.contains("veil"));
     const wanted = items.map((item, i) => this.#element(item, i, panel));
     for (const [id, element] of this.#elements) {

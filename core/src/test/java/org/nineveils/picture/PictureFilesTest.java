@@ -142,6 +142,33 @@ class PictureFilesTest {
     }
   }
 
+  /** The same for a JPEG, whose profile stands in APP2 segments (ICC.1:2022, Annex B.4). */
+  @Test
+  void anEmbeddedJpegProfileIsConvertedToSrgb() throws IOException {
+    BufferedImage image = new BufferedImage(48, 16, BufferedImage.TYPE_INT_RGB);
+    int[] codes = {30, 110, 210};
+    for (int x = 0; x < 48; x++) {
+      for (int y = 0; y < 16; y++) {
+        image.setRGB(x, y, new Color(codes[x / 16], codes[x / 16], codes[x / 16]).getRGB());
+      }
+    }
+    byte[] profile = ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData();
+    byte[] jpeg = encoded(image, "jpeg");
+    ByteBuffer tagged = ByteBuffer.allocate(jpeg.length + profile.length + 18);
+    tagged
+        .put(jpeg, 0, 2)
+        .put((byte) 0xff)
+        .put((byte) 0xe2)
+        .putShort((short) (16 + profile.length));
+    tagged.put("ICC_PROFILE\0\1\1".getBytes(StandardCharsets.ISO_8859_1)).put(profile);
+    tagged.put(jpeg, 2, jpeg.length - 2);
+    Picture read = PictureReader.read(tagged.array(), "linear.jpg");
+    for (int i = 0; i < 3; i++) {
+      double seen = read.g()[8 * 48 + 16 * i + 8];
+      assertThat(seen).isCloseTo(Srgb.encode(codes[i] / 255.0), within(0.01));
+    }
+  }
+
   private static byte[] withProfile(byte[] png, byte[] profile) {
     Deflater deflater = new Deflater();
     deflater.setInput(profile);

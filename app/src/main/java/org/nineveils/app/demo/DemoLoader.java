@@ -21,9 +21,8 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
 import org.nineveils.kit.StackingRule;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
 
 /**
@@ -31,7 +30,7 @@ import org.springframework.stereotype.Component;
  * the photos that it names. Does nothing where there is anything already.
  */
 @Component
-class DemoLoader implements ApplicationRunner {
+class DemoLoader implements SmartInitializingSingleton {
   private final Path folder;
   private final Journal journal;
   private final PhotoService photos;
@@ -57,8 +56,9 @@ class DemoLoader implements ApplicationRunner {
     this.collections = collections;
   }
 
+  /** Before the web server listens, so that nobody sees half of it. */
   @Override
-  public void run(ApplicationArguments arguments) {
+  public void afterSingletonsInstantiated() {
     boolean empty = kits.kits().isEmpty() && photos.all(Side.WALL).isEmpty();
     if (folder != null && empty) {
       String text = new String(bytes("demo.json"), StandardCharsets.UTF_8);

@@ -1,5 +1,8 @@
 package org.nineveils.app.kits;
 
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
 import org.nineveils.app.data.Journal;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
@@ -13,6 +16,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** The pages of kits. */
 @Controller
 class KitsController {
+  private static final int CARD_PICTURES = 4;
+
   private final KitService kits;
   private final PhotoService photos;
   private final Journal journal;
@@ -24,7 +29,7 @@ class KitsController {
   }
 
   /** A kit with what its card on the first page shows. */
-  record Card(Rows.Kit kit, long sections, long effects, java.util.List<Rows.Effect> first) {}
+  record Card(Rows.Kit kit, long sections, long effects, List<Rows.Effect> first) {}
 
   @GetMapping("/")
   String start() {
@@ -51,7 +56,20 @@ class KitsController {
 
   private Card card(Rows.Kit kit) {
     var sections = kits.filled(kit.id());
-    var effects = sections.stream().flatMap(s -> s.effects().stream()).toList();
-    return new Card(kit, sections.size(), effects.size(), effects.stream().limit(4).toList());
+    long effects = sections.stream().mapToLong(s -> s.effects().size()).sum();
+    return new Card(kit, sections.size(), effects, shown(sections));
+  }
+
+  /** One effect of each section in turn, then the second ones, until the card is full. */
+  private static List<Rows.Effect> shown(List<Rows.FilledSection> sections) {
+    return sections.stream()
+        .flatMap(
+            s ->
+                IntStream.range(0, s.effects().size())
+                    .mapToObj(i -> Map.entry(i, s.effects().get(i))))
+        .sorted(Map.Entry.comparingByKey())
+        .limit(CARD_PICTURES)
+        .map(Map.Entry::getValue)
+        .toList();
   }
 }

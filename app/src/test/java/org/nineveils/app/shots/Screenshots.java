@@ -8,14 +8,12 @@ import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
-import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
 
 /** Takes the pictures of {@code docs/screenshots} from demo data; run by {@code ./nv shots}. */
-@EnabledIfSystemProperty(named = "nineveils.shots", matches = ".+")
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class ScreenshotsIT {
+class Screenshots {
   private final Path folder = Path.of(System.getProperty("nineveils.shots", "."));
 
   private void shoot(Page page, String name) {
