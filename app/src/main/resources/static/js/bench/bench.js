@@ -5,6 +5,7 @@ import { Saver } from "../web/saver.js";
 import { say, sayFault } from "../web/say.js";
 import { Brush } from "../stage/brush.js";
 import { hiddenHint } from "../stage/hint.js";
+import { PICKS, stageKeys } from "../stage/keys.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { clipped, drawHistogram } from "../readings/histogram.js";
@@ -247,24 +248,12 @@ document.querySelector("[data-redo-button]").addEventListener("click", () => und
 find("note").addEventListener("change", (event) => take({ ...effect, note: event.target.value }, "note"));
 
 listen([
-  { keys: ["p"], says: "hold for the plain photo", run: () => stage.holdPlain(true), up: () => stage.holdPlain(false) },
-  { keys: ["c"], says: "side by side", run: () => stage.toggleSide() },
-  { keys: ["z"], says: "1:1 at the pointer, and back", run: () => stage.toggleFull() },
-  { keys: ["1", "2", "3", "4", "5", "6", "7", "8", "9"], shown: ["1", "9"], says: "pick a veil", run: (e) => effect.veils[e.key - 1] && open(effect.veils[e.key - 1].id) },
+  { keys: PICKS, shown: ["1", "9"], says: "pick a veil", run: (e) => effect.veils[e.key - 1] && open(effect.veils[e.key - 1].id) },
   { keys: ["h"], says: "hang a veil", run: () => chooser.open() },
   { keys: ["v"], says: "lift or let down the open veil", run: () => lift(openId) },
   { keys: ["delete"], says: "drop the open veil", run: () => drop(openId) },
   { keys: ["escape"], says: "close the open veil", run: () => chooser.close() || open(null) },
-  { keys: ["d"], says: "smaller brush", repeats: true, run: () => brush.larger(false) },
-  { keys: ["f"], says: "larger brush", repeats: true, run: () => brush.larger(true) },
-  { keys: ["s"], says: "softer brush", repeats: true, run: () => brush.softer(true) },
-  { keys: ["g"], says: "harder brush", repeats: true, run: () => brush.softer(false) },
-  { keys: ["r"], says: "reveal or hide", run: () => brush.toggleReveal() },
-  { keys: ["m"], says: "show the mask", run: () => openId && stage.toggleMask() },
-  { keys: ["n"], says: "next photo", run: () => neighbour(1) },
-  { keys: ["b"], says: "photo before", run: () => neighbour(-1) },
-  { keys: ["ctrl+z"], says: "undo", shown: ["Ctrl", "Z"], run: () => undo(false) },
-  { keys: ["ctrl+shift+z"], says: "redo", shown: ["Ctrl", "Shift", "Z"], run: () => undo(true) },
+  ...stageKeys(stage, brush, { masked: () => openId !== null, neighbour, undo }),
 ]);
 
 showUndo(state.undo);

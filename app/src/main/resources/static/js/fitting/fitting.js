@@ -5,6 +5,7 @@ import { Saver } from "../web/saver.js";
 import { say, sayFault } from "../web/say.js";
 import { Brush } from "../stage/brush.js";
 import { hiddenHint } from "../stage/hint.js";
+import { PICKS, stageKeys } from "../stage/keys.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { Card } from "./card.js";
@@ -219,22 +220,10 @@ document.querySelector("[data-undo-button]").addEventListener("click", () => und
 document.querySelector("[data-redo-button]").addEventListener("click", () => undo(true));
 
 listen([
-  { keys: ["p"], says: "hold for the plain photo", run: () => stage.holdPlain(true), up: () => stage.holdPlain(false) },
-  { keys: ["c"], says: "side by side", run: () => stage.toggleSide() },
-  { keys: ["z"], says: "1:1 at the pointer, and back", run: () => stage.toggleFull() },
-  { keys: ["1", "2", "3", "4", "5", "6", "7", "8", "9"], shown: ["1", "9"], says: "pick an effect on the rail", run: (e) => fitting.worn[e.key - 1] && open(fitting.worn[e.key - 1].effect) },
+  { keys: PICKS, shown: ["1", "9"], says: "pick an effect on the rail", run: (e) => fitting.worn[e.key - 1] && open(fitting.worn[e.key - 1].effect) },
   { keys: ["v"], says: "lift or let down the effect", run: liftOpen },
   { keys: ["delete"], says: "take the effect off", run: () => openKey && ask("POST", "take-off", { effect: openKey }) },
-  { keys: ["d"], says: "smaller brush", repeats: true, run: () => brush.larger(false) },
-  { keys: ["f"], says: "larger brush", repeats: true, run: () => brush.larger(true) },
-  { keys: ["s"], says: "softer brush", repeats: true, run: () => brush.softer(true) },
-  { keys: ["g"], says: "harder brush", repeats: true, run: () => brush.softer(false) },
-  { keys: ["r"], says: "reveal or hide", run: () => brush.toggleReveal() },
-  { keys: ["m"], says: "show the mask", run: () => brushed && stage.toggleMask() },
-  { keys: ["n"], says: "next photo", run: () => neighbour(1) },
-  { keys: ["b"], says: "photo before", run: () => neighbour(-1) },
-  { keys: ["ctrl+z"], says: "undo", shown: ["Ctrl", "Z"], run: () => undo(false) },
-  { keys: ["ctrl+shift+z"], says: "redo", shown: ["Ctrl", "Shift", "Z"], run: () => undo(true) },
+  ...stageKeys(stage, brush, { masked: () => brushed !== null, neighbour, undo }),
 ]);
 
 function liftOpen() {

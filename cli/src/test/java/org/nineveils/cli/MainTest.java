@@ -7,6 +7,7 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -80,6 +81,13 @@ class MainTest {
     return status;
   }
 
+  private int apply(String effect, Path photo, Path to, Object... more) {
+    List<Object> all = new ArrayList<>(List.of("apply", "--release", release, "--effect", effect));
+    all.addAll(List.of("--photo", photo, "--out", to));
+    all.addAll(List.of(more));
+    return nv(all.toArray());
+  }
+
   private void fails(int status, String... says) {
     assertThat(err).contains(says).doesNotContain("Exception", "\tat ");
     assertThat(status).isEqualTo(1);
@@ -101,9 +109,7 @@ class MainTest {
   @Test
   void applyWritesWhatTheRendererGives() {
     Path file = folder.resolve("out.tif");
-    assertThat(
-            nv("apply", "--release", release, "--effect", "milk", "--photo", PHOTO, "--out", file))
-        .isZero();
+    assertThat(apply("milk", PHOTO, file)).isZero();
     assertThat(out).contains("“Milk” on pet-ginger-cat.jpg");
     Picture ours =
         Renderer.render(PictureReader.read(PHOTO), Stack.of(Bundle.of(effect().veils())));
@@ -118,20 +124,7 @@ class MainTest {
   @Test
   void opacityNoughtGivesThePlainPhoto() {
     Path file = folder.resolve("plain.png");
-    assertThat(
-            nv(
-                "apply",
-                "--release",
-                release,
-                "--effect",
-                "Milk",
-                "--photo",
-                PHOTO,
-                "--out",
-                file,
-                "--opacity",
-                0))
-        .isZero();
+    assertThat(apply("Milk", PHOTO, file, "--opacity", 0)).isZero();
     assertThat(PictureReader.read(file).r()).isEqualTo(PictureReader.read(PHOTO).r());
   }
 
@@ -144,19 +137,8 @@ class MainTest {
         {"b": [{"points": [0.2, 0.2], "size": 0.2, "softness": 0, "strength": 1, "flow": 1, "reveal": true}]}""");
     Path with = folder.resolve("with.png");
     Path without = folder.resolve("without.png");
-    nv(
-        "apply",
-        "--release",
-        release,
-        "--effect",
-        "Milk",
-        "--photo",
-        PHOTO,
-        "--out",
-        with,
-        "--paint",
-        paint);
-    nv("apply", "--release", release, "--effect", "Milk", "--photo", PHOTO, "--out", without);
+    apply("Milk", PHOTO, with, "--paint", paint);
+    apply("Milk", PHOTO, without);
     Picture a = PictureReader.read(with);
     Picture b = PictureReader.read(without);
     int inside = 360 * 1800 + 360;
@@ -172,51 +154,13 @@ class MainTest {
     Path file = folder.resolve("o.png");
     fails(nv("check", folder.resolve("gone.zip")), "There is no file");
     fails(nv("check", text), "not a ZIP file");
+    fails(apply("Gold", PHOTO, file), "“Gold”", "Milk");
+    fails(apply("Milk", text, file), "“text.jpg” is not a JPEG");
     fails(
-        nv("apply", "--release", release, "--effect", "Gold", "--photo", PHOTO, "--out", file),
-        "“Gold”",
-        "Milk");
-    fails(
-        nv("apply", "--release", release, "--effect", "Milk", "--photo", text, "--out", file),
-        "“text.jpg” is not a JPEG");
-    fails(
-        nv(
-            "apply",
-            "--release",
-            release,
-            "--effect",
-            "Milk",
-            "--photo",
-            PHOTO,
-            "--out",
-            file,
-            "--opacity",
-            3),
+        apply("Milk", PHOTO, file, "--opacity", 3),
         "--opacity must be between 0 and 1, but was 3.0");
-    fails(
-        nv(
-            "apply",
-            "--release",
-            release,
-            "--effect",
-            "Milk",
-            "--photo",
-            PHOTO,
-            "--out",
-            folder.resolve("o.bmp")),
-        "“o.bmp”");
-    fails(
-        nv(
-            "apply",
-            "--release",
-            release,
-            "--effect",
-            "Milk",
-            "--photo",
-            PHOTO,
-            "--out",
-            folder.resolve("no/o.png")),
-        "could not be written");
+    fails(apply("Milk", PHOTO, folder.resolve("o.bmp")), "“o.bmp”");
+    fails(apply("Milk", PHOTO, folder.resolve("no/o.png")), "could not be written");
     try (Stream<Path> left = Files.list(folder)) {
       assertThat(left).as("nothing is left behind").containsExactlyInAnyOrder(release, text);
     }
