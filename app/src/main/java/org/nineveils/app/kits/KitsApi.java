@@ -47,8 +47,9 @@ class KitsApi {
 
   @DeleteMapping("/kits/{id}")
   Map<String, Object> removeKit(@PathVariable("id") long id) {
+    String name = kits.kit(id).name();
     kits.removeKit(id);
-    return Map.of("go", "/kits");
+    return Map.of("go", "/kits", "said", removed(name));
   }
 
   @PostMapping("/kits/undo")
@@ -83,8 +84,9 @@ class KitsApi {
 
   @DeleteMapping("/sections/{id}")
   Map<String, Object> removeSection(@PathVariable("id") long id) {
+    String name = kits.section(id).name();
     kits.removeSection(id);
-    return DONE;
+    return Map.of("said", removed(name));
   }
 
   @PostMapping("/sections/{id}/effects")
@@ -115,8 +117,13 @@ class KitsApi {
 
   @DeleteMapping("/effects/{id}")
   Map<String, Object> remove(@PathVariable("id") long id) {
+    String name = effects.get(id).name();
     effects.remove(id);
-    return DONE;
+    return Map.of("said", removed(name));
+  }
+
+  private static String removed(String name) {
+    return "“%s” was removed; Undo brings it back.".formatted(name);
   }
 
   private static Fields request(String body) {

@@ -37,15 +37,17 @@ public final class RunningApp {
   private final Path data;
   private final ConfigurableApplicationContext context;
 
-  private RunningApp(String demo) {
+  private RunningApp(String demo, String... more) {
     try {
       data = Files.createTempDirectory("nine-veils-test-");
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    context =
-        new SpringApplicationBuilder(App.class)
-            .run("--server.port=0", "--nineveils.data=" + data, "--nineveils.demo=" + demo);
+    List<String> arguments = new ArrayList<>(List.of("--server.port=0"));
+    arguments.add("--nineveils.data=" + data);
+    arguments.add("--nineveils.demo=" + demo);
+    arguments.addAll(List.of(more));
+    context = new SpringApplicationBuilder(App.class).run(arguments.toArray(new String[0]));
   }
 
   /** The instance that holds the demo. */
@@ -62,6 +64,15 @@ public final class RunningApp {
       empty = new RunningApp("");
     }
     return empty;
+  }
+
+  /** An instance that asks for a password; the caller closes it. */
+  public static RunningApp withPassword(String password) {
+    return new RunningApp("", "--nineveils.password=" + password);
+  }
+
+  public void close() {
+    context.close();
   }
 
   public String url() {

@@ -6,6 +6,9 @@ import java.net.InetSocketAddress;
 import java.net.NetworkInterface;
 import java.net.Socket;
 import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 import org.nineveils.app.testing.Http;
@@ -51,6 +54,24 @@ class SafetyIT {
           assertThat(connects(socket, new InetSocketAddress(address, port))).isFalse();
         }
       }
+    }
+  }
+
+  @Test
+  void withAPasswordNothingIsShownBeforeTheLogIn() throws Exception {
+    RunningApp locked = RunningApp.withPassword("long enough");
+    try {
+      HttpClient client = HttpClient.newHttpClient();
+      for (String path : new String[] {"/kits", "/desk", "/photos/1/small", "/api/proofs/1"}) {
+        var answer =
+            client.send(
+                HttpRequest.newBuilder(URI.create(locked.url() + path)).build(),
+                HttpResponse.BodyHandlers.ofString());
+        assertThat(answer.statusCode()).as(path).isIn(302, 401);
+        assertThat(answer.body()).doesNotContain("Kits");
+      }
+    } finally {
+      locked.close();
     }
   }
 
