@@ -56,3 +56,17 @@ test("slopes at a point are those of the published formula", () => {
   const slope = (at(0.5 + 1e-6) - at(0.5)) / 1e-6;
   assert.ok(Math.abs(slope - 0.75) < 1e-4);
 });
+
+test("cells of a table stand in the rows and columns of their descriptors", async () => {
+  const { layout } = await import("../../main/resources/static/js/editors/matrix.js");
+  const settings = [["Cyan", "Reds"], ["Cyan", "Blues"], ["Black", "Reds"], ["Black", "Blues"]].map(([row, column]) => ({ row, column }));
+  assert.deepEqual(layout(settings), { rows: ["Cyan", "Black"], columns: ["Reds", "Blues"] });
+});
+
+test("a cell moves in steps and stays within its range", async () => {
+  const { stepped } = await import("../../main/resources/static/js/editors/matrix.js");
+  const setting = { start: 0, step: 1, min: -100, max: 100 };
+  assert.equal(stepped(setting, 7.4, 3), 10);
+  assert.equal(stepped(setting, 98, 30), 100);
+  assert.equal(stepped(setting, -98, -30), -100);
+});

@@ -1,9 +1,9 @@
 // The settings of a veil, made from the descriptors that the application sends.
 import { curveEditor } from "./curve.js";
+import { layout, matrix } from "./matrix.js";
 import { slider } from "./slider.js";
 
-const WIDE_FROM = 6; // settings of a group that take two columns
-const ROWS = 5; // settings and headings that fit above one another
+const ROWS = 6; // settings and headings that fit above one another
 
 /**
  * @param kind { settings: descriptors }
@@ -25,19 +25,30 @@ export function settingsEditor(kind, values, on) {
     });
     element.append(curve.element);
   }
+  const tables = [];
   let column = null;
   let rows = 0;
   for (const name of new Set(numbers.map((n) => n.group))) {
     const own = numbers.filter((n) => n.group === name);
-    const wide = own.length >= WIDE_FROM;
-    if (!column || wide || rows + own.length + 1 > ROWS) {
+    const height = own[0].row ? layout(own).rows.length + 1 : own.length;
+    if (!column || rows + height + 1 > ROWS) {
       column = document.createElement("div");
-      column.className = wide ? "column is-wide" : "column";
+      column.className = "column";
       element.append(column);
-      rows = wide ? ROWS : 0;
+      rows = 0;
     }
-    rows += own.length + 1;
-    column.append(group(name, own));
+    rows += height + 1;
+    column.append(own[0].row ? table(name, own) : group(name, own));
+  }
+
+  function table(name, own) {
+    const made = document.createElement("section");
+    const title = document.createElement("h3");
+    title.textContent = name;
+    tables.push(matrix(own, values, on));
+    made.className = "group";
+    made.append(title, tables.at(-1).element);
+    return made;
   }
 
   function group(name, own) {
@@ -46,8 +57,8 @@ export function settingsEditor(kind, values, on) {
     heading.textContent = name;
     const box = document.createElement("div");
     box.className = "sliders";
-    box.style.setProperty("--unit", `${Math.max(...own.map((n) => n.unit.length)) + 0.5}ch`);
-    box.style.setProperty("--label", `${Math.max(...own.map((n) => n.label.length)) * 0.57 + 0.5}em`);
+    box.style.setProperty("--unit", `${Math.max(...own.map((n) => n.unit.length)) - 0.1}ch`);
+    box.style.setProperty("--label", `${Math.max(...own.map((n) => n.label.length)) * 0.53 + 0.4}em`);
     for (const setting of own) {
       const one = slider(setting, values[setting.key], {
         input: (value) => on.input(setting.key, value),
@@ -65,6 +76,7 @@ export function settingsEditor(kind, values, on) {
     element,
     set(next) {
       for (const [key, made] of sliders) made.set(next[key]);
+      for (const made of tables) made.set(next);
       curve?.set(next);
     },
     tones: (histogram) => curve?.tones(histogram),

@@ -35,6 +35,9 @@ public final class KindsJson {
             "start", start(setting));
     if (setting instanceof NumberSetting n) {
       out.putAll(Json.object("unit", n.unit(), "min", n.min(), "max", n.max(), "step", n.step()));
+      if (n.cell() != null) {
+        out.putAll(Json.object("row", n.cell().row(), "column", n.cell().column()));
+      }
     } else {
       out.putAll(
           Json.object(

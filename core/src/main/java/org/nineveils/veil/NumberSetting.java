@@ -9,6 +9,7 @@ import java.math.BigDecimal;
  * @param min smallest value
  * @param max largest value
  * @param step what one press of an arrow key changes
+ * @param cell place in a table of settings, or null where it stands alone
  */
 public record NumberSetting(
     String key,
@@ -18,8 +19,30 @@ public record NumberSetting(
     double min,
     double max,
     double step,
-    Double start)
+    Double start,
+    Cell cell)
     implements Setting<Double> {
+
+  /**
+   * Place in a table of settings of one group.
+   *
+   * @param row heading of the row
+   * @param column heading of the column
+   */
+  public record Cell(String row, String column) {}
+
+  /** A setting that stands alone. */
+  public NumberSetting(
+      String key,
+      String label,
+      String group,
+      String unit,
+      double min,
+      double max,
+      double step,
+      Double start) {
+    this(key, label, group, unit, min, max, step, start, null);
+  }
 
   public NumberSetting {
     if (!(min < max && start >= min && start <= max && step > 0)) {

@@ -154,8 +154,12 @@ class VeilKindContractTest {
   /** Amounts that other settings need in order to act. */
   private static Map<String, Object> switchedOn(VeilKind kind) {
     return switch (kind.id()) {
-      case "tint" -> Map.of("monochrome", 60.0, "colourise", 60.0);
+      case "tint" ->
+          Map.of("monochrome", 60.0, "colourise", 60.0, "shadowTint", 40.0, "lightTint", 40.0);
       case "edge" -> Map.of("amount", -1.0);
+      case "colour" -> Map.of("saturation", 30.0);
+      case "ink" -> Map.of("redsCyan", 40.0, "blacksBlack", -40.0);
+      case "light" -> Map.of("exposure", 1.0);
       default -> Map.of();
     };
   }

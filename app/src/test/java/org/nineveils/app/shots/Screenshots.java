@@ -64,7 +64,7 @@ class Screenshots {
       shoot(page, "bench");
       page.navigate("/bench/10?photo=1");
       place.settle();
-      place.pick("Away from red");
+      place.pick("Redness out");
       page.keyboard().press("m");
       page.mouse().move(600, 280);
       place.settle();

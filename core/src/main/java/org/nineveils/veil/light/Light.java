@@ -1,6 +1,8 @@
 package org.nineveils.veil.light;
 
 import java.util.List;
+import java.util.function.DoubleFunction;
+import java.util.function.DoubleUnaryOperator;
 import org.nineveils.colour.Bradford;
 import org.nineveils.colour.Chromaticity;
 import org.nineveils.colour.Matrix3;
@@ -13,26 +15,38 @@ import org.nineveils.veil.SettingValues;
 import org.nineveils.veil.VeilKind;
 
 /**
- * Exposure, white balance and contrast.
+ * Exposure, white balance, and tones.
  *
  * <p>Exposure and white balance are changes of the light that fell on the scene, so they are worked
  * out in linear light: multiplication by 2^stops (one stop doubles the light), and Bradford
  * adaptation of D65 to a white that is shifted along the black-body locus (temperature, in mired,
- * so that equal steps look equal) and across it (tint, in steps of 0.0004 of CIE 1960 uv). Contrast
- * is judged by eye, so it works on the encoded values; see {@link #contrast}.
+ * so that equal steps look equal) and across it (tint, in steps of 0.0004 of CIE 1960 uv). The
+ * shoulder bends what exposure would push beyond white back below it; see {@link Shoulder}.
+ * Brightness, tone ranges and contrast are judged by eye, so they work on the encoded values,
+ * channel by channel, in one table; see {@link ToneRanges}.
  */
 public final class Light implements VeilKind {
   public static final NumberSetting EXPOSURE =
       new NumberSetting("exposure", "Exposure", "Light", "stops", -5, 5, 1 / 60.0, 0.0);
+  public static final NumberSetting SHOULDER =
+      new NumberSetting("shoulder", "Soft shoulder", "Light", "%", 0, 100, 1, 0.0);
   public static final NumberSetting TEMPERATURE =
       new NumberSetting("temperature", "Temperature", "White balance", "mired", -90, 90, 1, 0.0);
   public static final NumberSetting TINT =
       new NumberSetting("tint", "Green to pink", "White balance", "", -100, 100, 1, 0.0);
-  public static final NumberSetting CONTRAST =
-      new NumberSetting("contrast", "Contrast", "Light", "%", -100, 100, 1, 0.0);
+  public static final NumberSetting BRIGHTNESS = tones("brightness", "Brightness", "Light");
+  public static final NumberSetting CONTRAST = tones("contrast", "Contrast", "Light");
+  public static final NumberSetting HIGHLIGHTS = tones("highlights", "Highlights", "Tones");
+  public static final NumberSetting SHADOWS = tones("shadows", "Shadows", "Tones");
+  public static final NumberSetting WHITES = tones("whites", "Whites", "Tones");
+  public static final NumberSetting BLACKS = tones("blacks", "Blacks", "Tones");
 
   private static final double NEUTRAL_KELVIN = 6504;
   private static final double UV_PER_TINT = 0.0004;
+
+  private static NumberSetting tones(String key, String label, String group) {
+    return new NumberSetting(key, label, group, "%", -100, 100, 1, 0.0);
+  }
 
   @Override
   public String id() {
@@ -46,18 +60,37 @@ public final class Light implements VeilKind {
 
   @Override
   public String purpose() {
-    return "exposure, white balance, contrast";
+    return "exposure, white balance, contrast, tone ranges";
   }
 
   @Override
   public List<Setting<?>> settings() {
-    return List.of(EXPOSURE, CONTRAST, TEMPERATURE, TINT);
+    return List.of(
+        EXPOSURE,
+        SHOULDER,
+        BRIGHTNESS,
+        CONTRAST,
+        HIGHLIGHTS,
+        SHADOWS,
+        WHITES,
+        BLACKS,
+        TEMPERATURE,
+        TINT);
   }
 
   @Override
   public Kernel prepare(SettingValues values, Frame frame) {
+    double gain = Math.pow(2, values.number(EXPOSURE));
     return new LightKernel(
-        linear(values), contrast(values.share(CONTRAST)), values.number(CONTRAST) != 0);
+        linear(values), Shoulder.of(gain, values.share(SHOULDER)), tones(values));
+  }
+
+  /** The shoulder alone has nothing to bend. */
+  @Override
+  public boolean isIdentity(SettingValues values) {
+    return settings().stream()
+        .filter(setting -> setting != SHOULDER)
+        .allMatch(setting -> values.get(setting).equals(setting.start()));
   }
 
   /** What is done in linear light, as one matrix on linear sRGB. */
@@ -92,20 +125,23 @@ public final class Light implements VeilKind {
         Chromaticity.D65.v() + moved.v() - neutral.v() - du * across);
   }
 
-  /**
-   * The contrast curve on encoded tones: slope 2^amount at mid-grey (18 % of the light), black,
-   * white and the order of tones kept. More contrast is a power curve to either side of mid-grey;
-   * less is a straight line through it, which lifts black and lowers white.
-   *
-   * @param amount −1…1
-   */
-  static java.util.function.DoubleUnaryOperator contrast(double amount) {
-    double p = Srgb.MID_GREY;
-    double slope = Math.pow(2, amount);
-    if (amount <= 0) {
-      return u -> p + (u - p) * slope;
+  /** All that is done to encoded tones, as one function; null where nothing is. */
+  static DoubleUnaryOperator tones(SettingValues values) {
+    DoubleUnaryOperator all = null;
+    all = then(all, values.share(WHITES), ToneRanges::whites);
+    all = then(all, values.share(BLACKS), ToneRanges::blacks);
+    all = then(all, values.share(HIGHLIGHTS), ToneRanges::highlights);
+    all = then(all, values.share(SHADOWS), ToneRanges::shadows);
+    all = then(all, values.share(BRIGHTNESS), ToneRanges::brightness);
+    return then(all, values.share(CONTRAST), ToneRanges::contrast);
+  }
+
+  private static DoubleUnaryOperator then(
+      DoubleUnaryOperator before, double amount, DoubleFunction<DoubleUnaryOperator> range) {
+    if (amount == 0) {
+      return before;
     }
-    return u ->
-        u < p ? p * Math.pow(u / p, slope) : 1 - (1 - p) * Math.pow((1 - u) / (1 - p), slope);
+    DoubleUnaryOperator next = range.apply(amount);
+    return before == null ? next : before.andThen(next);
   }
 }

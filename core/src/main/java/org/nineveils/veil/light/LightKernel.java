@@ -8,28 +8,35 @@ import org.nineveils.veil.Kernel;
 import org.nineveils.veil.ToneTable;
 
 /**
- * Decode, multiply by a matrix, encode, then the contrast table; steps that do nothing are left
- * out.
+ * Decode, multiply by a matrix, bend, encode, then the tone table; what does nothing is left out.
  */
 final class LightKernel implements Kernel {
   private final float[] m = new float[9];
   private final boolean gainOnly;
   private final boolean identity;
-  private final ToneTable contrast;
+  private final Shoulder shoulder;
+  private final ToneTable tones;
 
-  LightKernel(Matrix3 linear, DoubleUnaryOperator contrast, boolean hasContrast) {
+  /**
+   * Prepares the kernel.
+   *
+   * @param shoulder null for none
+   * @param tones function of encoded tones, null for none
+   */
+  LightKernel(Matrix3 linear, Shoulder shoulder, DoubleUnaryOperator tones) {
     double[] rows = linear.rows();
     for (int i = 0; i < 9; i++) {
       m[i] = (float) rows[i];
     }
     gainOnly = m[1] == 0 && m[2] == 0 && m[3] == 0 && m[5] == 0 && m[6] == 0 && m[7] == 0;
     identity = gainOnly && m[0] == 1;
-    this.contrast = hasContrast ? new ToneTable(contrast) : null;
+    this.shoulder = shoulder;
+    this.tones = tones == null ? null : new ToneTable(tones);
   }
 
   @Override
   public void run(Band in, Band out, int n, int x, int y, Band spare) {
-    if (identity && contrast == null) {
+    if (identity && tones == null) {
       out.copyFrom(in, n);
       return;
     }
@@ -37,17 +44,17 @@ final class LightKernel implements Kernel {
       lookUp(in, out, n);
       return;
     }
-    Band encoded = contrast == null ? out : spare;
-    light(in, encoded, n, contrast == null ? spare : out);
-    if (contrast != null) {
+    Band encoded = tones == null ? out : spare;
+    light(in, encoded, n, tones == null ? spare : out);
+    if (tones != null) {
       lookUp(encoded, out, n);
     }
   }
 
   private void lookUp(Band in, Band out, int n) {
-    contrast.run(in.r, out.r, n);
-    contrast.run(in.g, out.g, n);
-    contrast.run(in.b, out.b, n);
+    tones.run(in.r, out.r, n);
+    tones.run(in.g, out.g, n);
+    tones.run(in.b, out.b, n);
   }
 
   /** Leaves encoded values in {@code to}; {@code work} is overwritten. */
@@ -63,6 +70,11 @@ final class LightKernel implements Kernel {
       row(to, m[0], m[1], m[2], work.r, n);
       row(to, m[3], m[4], m[5], work.g, n);
       row(to, m[6], m[7], m[8], work.b, n);
+    }
+    if (shoulder != null) {
+      shoulder.run(work.r, n);
+      shoulder.run(work.g, n);
+      shoulder.run(work.b, n);
     }
     SrgbLoops.encode(work.r, to.r, n);
     SrgbLoops.encode(work.g, to.g, n);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.nineveils.veil.Frame;
+import org.nineveils.veil.HueShares;
 import org.nineveils.veil.Kernel;
 import org.nineveils.veil.NumberSetting;
 import org.nineveils.veil.Setting;
@@ -11,32 +12,24 @@ import org.nineveils.veil.SettingValues;
 import org.nineveils.veil.VeilKind;
 
 /**
- * Monochrome by hue weights, then one colour over all tones.
+ * Monochrome by hue weights, then one colour over all tones, then one for shadows and one for
+ * lights.
  *
  * <p>Works on sRGB-encoded values. Monochrome: grey = luma + Σ weight · share, where luma has the
- * weights of ITU-R BT.709 and the eight shares divide a pixel's chroma (max − min) among the hues
- * 0°, 30°, 60°, 120°, 180°, 240°, 270° and 300° by straight ramps that sum to one; neutral pixels
- * therefore never move. Colourise: hue and saturation are replaced in HSL (CSS Color Module Level
- * 4, section 7), lightness is kept and shifted towards black or white.
+ * weights of ITU-R BT.709 and the shares are those of {@link HueShares}; neutral pixels therefore
+ * never move, and an amount below 100 % leaves part of the colour. Colourise: hue and saturation
+ * are replaced in HSL (CSS Color Module Level 4, section 7), lightness is kept and shifted towards
+ * black or white. Two-way tint: the offsets of a hue in HSL are added, those of the shadows by 1 −
+ * t and those of the lights by t, where t = 3u² − 2u³ and u is HSL lightness moved by half the
+ * balance.
  */
 public final class Tint implements VeilKind {
   public static final NumberSetting MONOCHROME =
       new NumberSetting("monochrome", "Amount", "Monochrome", "%", 0, 100, 1, 0.0);
 
-  /**
-   * Weights of the eight hues, in the order red, orange, yellow, green, aqua, blue, purple,
-   * magenta.
-   */
+  /** Weights of the eight hues, in the order of {@link HueShares#NAMES}. */
   public static final List<NumberSetting> WEIGHTS =
-      List.of(
-          weight("Red"),
-          weight("Orange"),
-          weight("Yellow"),
-          weight("Green"),
-          weight("Aqua"),
-          weight("Blue"),
-          weight("Purple"),
-          weight("Magenta"));
+      HueShares.NAMES.stream().map(Tint::weight).toList();
 
   public static final NumberSetting COLOURISE =
       new NumberSetting("colourise", "Amount", "Colourise", "%", 0, 100, 1, 0.0);
@@ -47,9 +40,28 @@ public final class Tint implements VeilKind {
   public static final NumberSetting LIGHTNESS =
       new NumberSetting("lightness", "Lightness", "Colourise", "%", -100, 100, 1, 0.0);
 
+  public static final NumberSetting SHADOW_HUE =
+      new NumberSetting("shadowHue", "Shadows, hue", "Two-way tint", "°", 0, 360, 1, 220.0);
+  public static final NumberSetting SHADOW_TINT =
+      new NumberSetting("shadowTint", "Shadows", "Two-way tint", "%", 0, 100, 1, 0.0);
+  public static final NumberSetting LIGHT_HUE =
+      new NumberSetting("lightHue", "Lights, hue", "Two-way tint", "°", 0, 360, 1, 40.0);
+  public static final NumberSetting LIGHT_TINT =
+      new NumberSetting("lightTint", "Lights", "Two-way tint", "%", 0, 100, 1, 0.0);
+  public static final NumberSetting BALANCE =
+      new NumberSetting("balance", "Balance", "Two-way tint", "%", -100, 100, 1, 0.0);
+
   private static NumberSetting weight(String hue) {
-    String key = hue.toLowerCase(Locale.ROOT);
-    return new NumberSetting(key, hue + "s", "Brightness of each hue", "%", -100, 100, 1, 0.0);
+    return new NumberSetting(
+        hue.toLowerCase(Locale.ROOT),
+        hue + "s",
+        "Brightness of each hue",
+        "%",
+        -100,
+        100,
+        1,
+        0.0,
+        new NumberSetting.Cell("Brightness", hue));
   }
 
   @Override
@@ -64,7 +76,7 @@ public final class Tint implements VeilKind {
 
   @Override
   public String purpose() {
-    return "monochrome by hue weights, one colour over all tones";
+    return "monochrome by hue weights, one colour or two over all tones";
   }
 
   @Override
@@ -73,6 +85,7 @@ public final class Tint implements VeilKind {
     all.add(MONOCHROME);
     all.addAll(WEIGHTS);
     all.addAll(List.of(COLOURISE, HUE, SATURATION, LIGHTNESS));
+    all.addAll(List.of(SHADOW_TINT, SHADOW_HUE, LIGHT_TINT, LIGHT_HUE, BALANCE));
     return List.copyOf(all);
   }
 
@@ -81,9 +94,10 @@ public final class Tint implements VeilKind {
     return new TintKernel(values);
   }
 
-  /** With both amounts at zero the other settings have nothing to act on. */
+  /** With every amount at zero the other settings have nothing to act on. */
   @Override
   public boolean isIdentity(SettingValues values) {
-    return values.number(MONOCHROME) == 0 && values.number(COLOURISE) == 0;
+    return List.of(MONOCHROME, COLOURISE, SHADOW_TINT, LIGHT_TINT).stream()
+        .allMatch(amount -> values.number(amount) == 0);
   }
 }

@@ -2,10 +2,11 @@ package org.nineveils.veil.tint;
 
 import java.util.Arrays;
 import org.nineveils.veil.Band;
+import org.nineveils.veil.HueShares;
 import org.nineveils.veil.Kernel;
 import org.nineveils.veil.SettingValues;
 
-/** Monochrome, then colourise; either is left out at amount 0. */
+/** Monochrome, colourise, two-way tint; each is left out at amount 0. */
 final class TintKernel implements Kernel {
   private final float mono;
   private final float[] w = new float[8];
@@ -13,6 +14,7 @@ final class TintKernel implements Kernel {
   private final float colour;
   private final float lift;
   private final float[] hue;
+  private final TwoWayTint twoWay;
 
   TintKernel(SettingValues values) {
     mono = (float) values.share(Tint.MONOCHROME);
@@ -22,27 +24,37 @@ final class TintKernel implements Kernel {
     weighted = !Arrays.equals(w, new float[8]);
     colour = (float) values.share(Tint.COLOURISE);
     lift = (float) values.share(Tint.LIGHTNESS);
+    twoWay = TwoWayTint.of(values);
     hue = offsets(values.number(Tint.HUE), values.share(Tint.SATURATION));
   }
 
   @Override
   public void run(Band in, Band out, int n, int x, int y, Band spare) {
-    if (mono == 0 && colour == 0) {
-      out.copyFrom(in, n);
-    } else if (colour == 0) {
-      monochrome(in, out, n, spare);
-    } else if (mono == 0) {
-      colourise(in, out, n, spare.t);
-    } else {
-      monochrome(in, spare, n, out);
-      colourise(spare, out, n, spare.t);
+    Band from = in;
+    Band to = out;
+    if (mono != 0) {
+      Band next = colour == 0 && twoWay == null ? out : spare;
+      monochrome(from, next, n, next == spare ? out : spare);
+      from = next;
     }
+    if (colour != 0) {
+      to = from == spare || twoWay == null ? out : spare;
+      colourise(from, to, n, to == spare ? out.t : spare.t);
+      from = to;
+    }
+    if (twoWay == null) {
+      if (from != out) {
+        out.copyFrom(from, n);
+      }
+      return;
+    }
+    twoWay.run(from, out, n, spare.t, from.t);
   }
 
   /**
    * How far red, green and blue stand from lightness, per unit of 1 − |2L − 1|: HSL, CSS Color 4.
    */
-  private static float[] offsets(double degrees, double saturation) {
+  static float[] offsets(double degrees, double saturation) {
     float[] k = new float[3];
     for (int c = 0; c < 3; c++) {
       double t = (((degrees / 60 + (c == 0 ? 0 : c == 1 ? 4 : 2)) % 6) + 6) % 6;
@@ -57,9 +69,7 @@ final class TintKernel implements Kernel {
     float[] grey = work.t;
     luma(in.r, in.g, in.b, grey, n);
     if (weighted) {
-      warm(in, grey, n, work);
-      cold(in, grey, n, work);
-      other(in, grey, n, work);
+      HueShares.add(in, w, grey, n, work.r, work.g);
     }
     mix(in.r, grey, out.r, n);
     mix(in.g, grey, out.g, n);
@@ -69,61 +79,6 @@ final class TintKernel implements Kernel {
   private static void luma(float[] r, float[] g, float[] b, float[] grey, int n) {
     for (int i = 0; i < n; i++) {
       grey[i] = 0.2126f * r[i] + 0.7152f * g[i] + 0.0722f * b[i];
-    }
-  }
-
-  /*
-   * How: for a pixel, chroma is the sum of one primary part, max(0, r − max(g, b)) and its like, and
-   * one secondary part, max(0, min(r, g) − b) and its like; these are straight ramps between the six
-   * hues. Orange and purple lie half-way between two of them and take twice the smaller of the two,
-   * which the two give up. No branch, no division, no hue angle.
-   */
-  private void warm(Band in, float[] grey, int n, Band work) {
-    primary(in.r, in.g, in.b, work.r, n);
-    secondary(in.r, in.g, in.b, work.g, n);
-    addPair(work.r, work.g, w[0], w[1], w[2], grey, n);
-  }
-
-  private void cold(Band in, float[] grey, int n, Band work) {
-    primary(in.b, in.r, in.g, work.r, n);
-    secondary(in.b, in.r, in.g, work.g, n);
-    addPair(work.r, work.g, w[5], w[6], w[7], grey, n);
-  }
-
-  private void other(Band in, float[] grey, int n, Band work) {
-    primary(in.g, in.r, in.b, work.r, n);
-    secondary(in.g, in.b, in.r, work.g, n);
-    add(work.r, w[3], grey, n);
-    add(work.g, w[4], grey, n);
-  }
-
-  /** How far one primary stands above both others. */
-  private static void primary(float[] own, float[] one, float[] two, float[] out, int n) {
-    for (int i = 0; i < n; i++) {
-      out[i] = Math.max(0f, own[i] - Math.max(one[i], two[i]));
-    }
-  }
-
-  /** How far two primaries stand together above the third. */
-  private static void secondary(float[] one, float[] two, float[] third, float[] out, int n) {
-    for (int i = 0; i < n; i++) {
-      out[i] = Math.max(0f, Math.min(one[i], two[i]) - third[i]);
-    }
-  }
-
-  private static void addPair(
-      float[] p, float[] s, float first, float between, float last, float[] grey, int n) {
-    add(p, first, grey, n);
-    add(s, last, grey, n);
-    float both = 2 * between - first - last;
-    for (int i = 0; i < n; i++) {
-      grey[i] += both * Math.min(p[i], s[i]);
-    }
-  }
-
-  private static void add(float[] part, float weight, float[] grey, int n) {
-    for (int i = 0; i < n; i++) {
-      grey[i] += weight * part[i];
     }
   }
 
@@ -146,10 +101,19 @@ final class TintKernel implements Kernel {
   private void lightness(Band in, float[] l, int n) {
     float up = Math.max(0f, lift);
     float down = 1 + Math.min(0f, lift);
+    middle(in.r, in.g, in.b, l, n);
     for (int i = 0; i < n; i++) {
-      float r = in.r[i], g = in.g[i], b = in.b[i];
-      float mid = (Math.max(r, Math.max(g, b)) + Math.min(r, Math.min(g, b))) * 0.5f;
-      l[i] = (mid + (1 - mid) * up) * down;
+      l[i] = (l[i] + (1 - l[i]) * up) * down;
+    }
+  }
+
+  /** Lightness of HSL: half-way between the largest and the smallest channel. */
+  static void middle(float[] r, float[] g, float[] b, float[] out, int n) {
+    for (int i = 0; i < n; i++) {
+      out[i] = Math.max(r[i], Math.max(g[i], b[i])) * 0.5f;
+    }
+    for (int i = 0; i < n; i++) {
+      out[i] += Math.min(r[i], Math.min(g[i], b[i])) * 0.5f;
     }
   }
 

@@ -3,8 +3,13 @@ package org.nineveils.veil.light;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.nineveils.colour.Chromaticity;
 import org.nineveils.colour.Srgb;
 import org.nineveils.picture.Picture;
@@ -45,6 +50,76 @@ class LightTest {
       Picture grey = lit(Pictures.flat(1, 1, mid, mid, mid), Map.of("contrast", amount));
       assertThat((double) grey.r()[0]).isCloseTo(mid, within(1e-5));
     }
+  }
+
+  /** The tone ranges move smoothly and never reverse the order of tones, alone or together. */
+  @Test
+  void noMixOfToneSettingsReversesTheOrderOfTones() {
+    Random random = new Random(31);
+    List<String> keys =
+        List.of("brightness", "contrast", "highlights", "shadows", "whites", "blacks");
+    for (int round = 0; round < 120; round++) {
+      Map<String, Object> settings = new HashMap<>();
+      for (String key : keys) {
+        int extreme = random.nextInt(5);
+        settings.put(key, extreme == 0 ? -100 : extreme == 1 ? 100 : random.nextInt(201) - 100);
+      }
+      Picture out = lit(Pictures.ramp(1200), settings);
+      for (int i = 1; i < 1200; i++) {
+        assertThat(out.g()[i]).as("%s", settings).isGreaterThanOrEqualTo(out.g()[i - 1]);
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "shadows, 0.2, 0.9",
+    "highlights, 0.8, 0.1",
+    "blacks, 0.05, 0.95",
+    "whites, 0.95, 0.05",
+  })
+  void aToneRangeMovesItsOwnTonesMost(String range, double own, double far) {
+    for (int amount : new int[] {-60, 60}) {
+      double ownMoved = moved(range, amount, own);
+      double farMoved = moved(range, amount, far);
+      assertThat(Math.signum(ownMoved)).isEqualTo(Math.signum(amount));
+      assertThat(Math.abs(farMoved)).isLessThan(Math.abs(ownMoved) / 8);
+    }
+  }
+
+  private static double moved(String range, int amount, double tone) {
+    Picture out = lit(Pictures.flat(1, 1, tone, tone, tone), Map.of(range, amount));
+    return out.r()[0] - (float) tone;
+  }
+
+  @Test
+  void brightnessMovesTheMiddleAndKeepsBlackAndWhite() {
+    Picture out = lit(Pictures.ramp(3), Map.of("brightness", 50));
+    assertThat(out.r()[0]).isZero();
+    assertThat((double) out.r()[1]).isCloseTo(Math.pow(0.5, Math.pow(2, -0.5)), within(1e-5));
+    assertThat((double) out.r()[2]).isCloseTo(1, within(1e-6));
+  }
+
+  /** White · gain comes to white, the order of tones and everything below the knee is kept. */
+  @Test
+  void theShoulderKeepsTonesApartThatExposureWouldBlow() {
+    Picture ramp = Pictures.ramp(800);
+    Picture hard = lit(ramp, Map.of("exposure", 2));
+    Picture soft = lit(ramp, Map.of("exposure", 2, "shoulder", 50));
+    assertThat(hard.r()[600]).as("blown without it").isGreaterThan(0.9999f);
+    assertThat((double) soft.r()[799]).isCloseTo(1, within(1e-4));
+    for (int i = 500; i < 800; i++) {
+      assertThat(soft.r()[i]).isGreaterThan(soft.r()[i - 1]);
+    }
+    assertThat((double) soft.r()[200]).isCloseTo(hard.r()[200], within(1e-5));
+  }
+
+  @Test
+  void theShoulderDoesNothingWhereNothingIsPushedBeyondWhite() {
+    Picture picture = Pictures.random(30, 10, 3);
+    Picture down = lit(picture, Map.of("exposure", -1));
+    assertThat(Pictures.same(down, lit(picture, Map.of("exposure", -1, "shoulder", 100)))).isTrue();
+    assertThat(Pictures.same(picture, lit(picture, Map.of("shoulder", 100)))).isTrue();
   }
 
   @Test

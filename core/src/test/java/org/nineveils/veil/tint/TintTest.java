@@ -106,6 +106,29 @@ class TintTest {
     assertThat((max - min) / (1 - Math.abs(2 * 0.5 - 1))).isCloseTo(0.5, within(1e-5));
   }
 
+  @Test
+  void theTwoWayTintColoursShadowsAndLightsApart() {
+    Map<String, Integer> cross =
+        Map.of("shadowTint", 40, "shadowHue", 240, "lightTint", 40, "lightHue", 60);
+    Picture dark = tinted(Pictures.flat(1, 1, 0.2, 0.2, 0.2), cross);
+    Picture light = tinted(Pictures.flat(1, 1, 0.8, 0.8, 0.8), cross);
+    assertThat(dark.b()[0]).isGreaterThan(dark.r()[0]);
+    assertThat(light.r()[0]).isGreaterThan(light.b()[0]);
+    assertThat(tinted(Pictures.ramp(2), cross).r()).containsExactly(0, 1);
+  }
+
+  @Test
+  void balanceGivesMoreOfTheTonesToOneColour() {
+    Map<String, Object> blue = Map.of("shadowTint", 50, "shadowHue", 240);
+    Picture grey = Pictures.flat(1, 1, 0.5, 0.5, 0.5);
+    double even = tinted(grey, blue).b()[0];
+    double shadows =
+        tinted(grey, Map.of("shadowTint", 50, "shadowHue", 240, "balance", -80)).b()[0];
+    double lights = tinted(grey, Map.of("shadowTint", 50, "shadowHue", 240, "balance", 80)).b()[0];
+    assertThat(shadows).isGreaterThan(even + 0.05);
+    assertThat(lights).isLessThan(even - 0.05);
+  }
+
   /**
    * Common practice, no published source: sepia by colourising at hue 33°, saturation 12 %,
    * lightness +7 is a warm brown monochrome.

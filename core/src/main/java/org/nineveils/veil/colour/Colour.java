@@ -1,0 +1,110 @@
+package org.nineveils.veil.colour;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.nineveils.veil.Frame;
+import org.nineveils.veil.HueShares;
+import org.nineveils.veil.Kernel;
+import org.nineveils.veil.NumberSetting;
+import org.nineveils.veil.Setting;
+import org.nineveils.veil.SettingValues;
+import org.nineveils.veil.VeilKind;
+
+/**
+ * Hue, saturation and lightness, for all colours together and for eight hues, and vibrance.
+ *
+ * <p>Works in Oklab (Ottosson 2020), where turning a hue or changing its strength leaves its
+ * lightness as it looks. A hue is turned by rotating a and b; saturation scales them; lightness
+ * goes towards white or black and takes the colour along. What belongs to which of the eight hues
+ * is divided on the encoded values by {@link HueShares}: their shares overlap smoothly and sum to
+ * one, and a neutral pixel has none, so bands never move greys.
+ *
+ * <p>Gentleness bends the response of the three settings for all colours: play around zero, some
+ * colour left at full minus, detail left at full lightness. Vibrance acts by (1 − C/0.25)² of the
+ * chroma C, so that strong colours are spared, and by half on orange, where skin lies.
+ */
+public final class Colour implements VeilKind {
+  public static final NumberSetting HUE = all("hue", "Hue", "°", -180, 180);
+  public static final NumberSetting SATURATION = all("saturation", "Saturation", "%", -100, 100);
+  public static final NumberSetting LIGHTNESS = all("lightness", "Lightness", "%", -100, 100);
+  public static final NumberSetting GENTLE = all("gentle", "Gentle", "%", 0, 100);
+  public static final NumberSetting VIBRANCE = all("vibrance", "Vibrance", "%", -100, 100);
+
+  /** Turn of each of the eight hues. */
+  public static final List<NumberSetting> BAND_HUES = bands("Hue", "°", 60);
+
+  public static final List<NumberSetting> BAND_SATURATIONS = bands("Saturation", "%", 100);
+  public static final List<NumberSetting> BAND_LIGHTNESSES = bands("Lightness", "%", 100);
+
+  private static NumberSetting all(String key, String label, String unit, double min, double max) {
+    return new NumberSetting(key, label, "All colours", unit, min, max, 1, 0.0);
+  }
+
+  private static List<NumberSetting> bands(String what, String unit, double most) {
+    return HueShares.NAMES.stream()
+        .map(
+            hue ->
+                new NumberSetting(
+                    hue.toLowerCase(Locale.ROOT) + what,
+                    what + " of " + hue.toLowerCase(Locale.ROOT) + "s",
+                    "Eight hues",
+                    unit,
+                    -most,
+                    most,
+                    1,
+                    0.0,
+                    new NumberSetting.Cell(what, hue)))
+        .toList();
+  }
+
+  @Override
+  public String id() {
+    return "colour";
+  }
+
+  @Override
+  public String label() {
+    return "Colour";
+  }
+
+  @Override
+  public String purpose() {
+    return "hue, saturation, lightness, vibrance, eight hues apart";
+  }
+
+  @Override
+  public List<Setting<?>> settings() {
+    List<Setting<?>> settings =
+        new ArrayList<>(List.of(HUE, SATURATION, LIGHTNESS, GENTLE, VIBRANCE));
+    settings.addAll(BAND_HUES);
+    settings.addAll(BAND_SATURATIONS);
+    settings.addAll(BAND_LIGHTNESSES);
+    return List.copyOf(settings);
+  }
+
+  @Override
+  public Kernel prepare(SettingValues values, Frame frame) {
+    return new ColourKernel(values);
+  }
+
+  /** Gentleness alone has nothing to bend. */
+  @Override
+  public boolean isIdentity(SettingValues values) {
+    return settings().stream()
+        .filter(setting -> setting != GENTLE)
+        .allMatch(setting -> values.get(setting).equals(setting.start()));
+  }
+
+  /**
+   * The gentle response: odd, steeper towards the ends, short of them.
+   *
+   * @param amount −1…1
+   * @param gentleness 0 plain … 1 gentle
+   * @return between −1 and 1; at full gentleness ±0.85 at the ends and a third of the slope at zero
+   */
+  static double response(double amount, double gentleness) {
+    double gentle = 0.85 * amount * (1 / 3.0 + 2 / 3.0 * Math.abs(amount));
+    return amount + (gentle - amount) * gentleness;
+  }
+}

@@ -1,0 +1,46 @@
+package org.nineveils.veil.light;
+
+/**
+ * Bends the light above a knee so that what exposure pushes beyond white comes to lie below it: the
+ * brightest light that the file can hold, white · gain, becomes white, nothing is cut off, and the
+ * order of tones is kept.
+ *
+ * <p>Above the knee k: k + t / (1 + c · t) with t = x − k, which leaves the straight line with
+ * slope 1; c is chosen so that gain comes to 1. Without a gain above 1 there is nothing to bend.
+ *
+ * @param knee linear light, 0…1, below which nothing changes
+ * @param bend c above
+ */
+record Shoulder(float knee, float bend) {
+  /** How far down the knee comes at full amount. */
+  private static final double REACH = 0.8;
+
+  /**
+   * The shoulder for an exposure.
+   *
+   * @param gain factor of exposure
+   * @param amount 0…1
+   * @return null where nothing is bent
+   */
+  static Shoulder of(double gain, double amount) {
+    if (gain <= 1 || amount == 0) {
+      return null;
+    }
+    double knee = 1 - REACH * amount;
+    return new Shoulder((float) knee, (float) (1 / (1 - knee) - 1 / (gain - knee)));
+  }
+
+  /**
+   * Bends n values of linear light in place.
+   *
+   * @param light 0…gain; values beyond come out slightly above 1
+   */
+  void run(float[] light, int n) {
+    float k = knee;
+    float c = bend;
+    for (int i = 0; i < n; i++) {
+      float t = Math.max(0f, light[i] - k);
+      light[i] = Math.min(k, light[i]) + t / (1 + c * t);
+    }
+  }
+}

@@ -1,0 +1,148 @@
+package org.nineveils.veil.colour;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.nineveils.colour.Oklab;
+import org.nineveils.colour.Srgb;
+import org.nineveils.picture.Picture;
+import org.nineveils.testing.Pictures;
+import org.nineveils.veil.HueShares;
+
+class ColourTest {
+  private static Picture coloured(Picture picture, Map<String, ?> settings) {
+    return Pictures.through(picture, Pictures.veil("colour", settings));
+  }
+
+  /** Lightness, chroma and hue in degrees of a picture's first pixel. */
+  private static double[] lch(Picture p) {
+    float[] l = {(float) Srgb.decode(p.r()[0])};
+    float[] a = {(float) Srgb.decode(p.g()[0])};
+    float[] b = {(float) Srgb.decode(p.b()[0])};
+    Oklab.fromLinear(l, a, b, new float[3][1], 1);
+    double hue = Math.toDegrees(Math.atan2(b[0], a[0]));
+    return new double[] {l[0], Math.hypot(a[0], b[0]), (hue + 360) % 360};
+  }
+
+  private static final Picture MUTED_BLUE = Pictures.flat(1, 1, 0.42, 0.48, 0.58);
+  private static final Picture SKIN = Pictures.flat(1, 1, 0.82, 0.64, 0.53);
+
+  @ParameterizedTest
+  @CsvSource({"30", "-75", "150", "-180"})
+  void aHueIsTurnedByItsAngleWhileLightnessAndChromaStay(double degrees) {
+    double[] before = lch(MUTED_BLUE);
+    double[] after = lch(coloured(MUTED_BLUE, Map.of("hue", degrees)));
+    double turned = ((after[2] - before[2] - degrees) % 360 + 540) % 360 - 180;
+    assertThat(turned).isCloseTo(0, within(0.3));
+    assertThat(after[0]).isCloseTo(before[0], within(2e-4));
+    assertThat(after[1]).isCloseTo(before[1], within(2e-4));
+  }
+
+  @Test
+  void saturationScalesChromaAndFullMinusIsGreyOfTheSameLightness() {
+    double[] before = lch(MUTED_BLUE);
+    double[] more = lch(coloured(MUTED_BLUE, Map.of("saturation", 40)));
+    assertThat(more[1] / before[1]).isCloseTo(1.4, within(2e-3));
+    Picture grey = coloured(MUTED_BLUE, Map.of("saturation", -100));
+    assertThat(grey.r()[0]).isCloseTo(grey.b()[0], within(2e-5f));
+    assertThat(lch(grey)[0]).isCloseTo(before[0], within(2e-4));
+  }
+
+  /**
+   * Common practice, no published source: a gentle hue, saturation and lightness leaves play around
+   * zero, keeps some colour at full minus and detail at full lightness.
+   */
+  @Test
+  void gentleKeepsSomeColourAtFullMinusAndDetailAtFullLightness() {
+    Picture pale = coloured(MUTED_BLUE, Map.of("saturation", -100, "gentle", 100));
+    assertThat(lch(pale)[1] / lch(MUTED_BLUE)[1]).isCloseTo(0.15, within(0.01));
+    Map<String, Integer> lightest = Map.of("lightness", 100, "gentle", 100);
+    Picture dark = coloured(Pictures.flat(1, 1, 0.2, 0.2, 0.2), lightest);
+    Picture light = coloured(Pictures.flat(1, 1, 0.6, 0.6, 0.6), lightest);
+    assertThat(light.g()[0] - dark.g()[0]).isGreaterThan(0.03f);
+    Picture plain = coloured(Pictures.flat(1, 1, 0.2, 0.2, 0.2), Map.of("lightness", 100));
+    assertThat((double) plain.g()[0]).isCloseTo(1, within(1e-4));
+    double slight = lch(coloured(MUTED_BLUE, Map.of("saturation", 10, "gentle", 100)))[1];
+    double slightPlain = lch(coloured(MUTED_BLUE, Map.of("saturation", 10)))[1];
+    assertThat(slight - lch(MUTED_BLUE)[1]).isLessThan((slightPlain - lch(MUTED_BLUE)[1]) / 2);
+  }
+
+  /** Common practice, no published source: vibrance spares strong colours and skin. */
+  @Test
+  void vibranceSparesStrongColoursAndSkinWhileSaturationMovesAllAlike() {
+    Picture strong = Pictures.flat(1, 1, 0.1, 0.25, 0.8);
+    double weak = gain(MUTED_BLUE, "vibrance");
+    assertThat(weak).isGreaterThan(1.3);
+    assertThat(gain(strong, "vibrance")).isLessThan(1 + (weak - 1) / 4);
+    Picture coolOfSkinsStrength = coloured(SKIN, Map.of("hue", 180));
+    assertThat(gain(SKIN, "vibrance") - 1)
+        .isLessThan((gain(coolOfSkinsStrength, "vibrance") - 1) * 0.8);
+    assertThat(gain(SKIN, "saturation")).isCloseTo(gain(MUTED_BLUE, "saturation"), within(0.01));
+  }
+
+  private static double gain(Picture p, String setting) {
+    return lch(coloured(p, Map.of(setting, 60)))[1] / lch(p)[1];
+  }
+
+  @Test
+  void aBandMovesItsOwnHueInFullAndTheOppositeHueNotAtAll() {
+    Picture red = Pictures.flat(1, 1, 0.6, 0.4, 0.4);
+    Picture aqua = Pictures.flat(1, 1, 0.4, 0.6, 0.6);
+    Map<String, Integer> grey = Map.of("redSaturation", -100);
+    assertThat(lch(coloured(red, grey))[1]).isLessThan(1e-4);
+    assertThat(Pictures.farthest(aqua, coloured(aqua, grey))).isLessThan(2e-5);
+    double turned = lch(coloured(aqua, Map.of("aquaHue", 30)))[2] - lch(aqua)[2];
+    assertThat(turned).isCloseTo(30, within(0.5));
+  }
+
+  /** Eight smooth overlapping weights that sum to one: all bands alike are the setting for all. */
+  @Test
+  void allBandsTogetherAreTheSettingForAllColours() {
+    Map<String, Object> bands = new HashMap<>();
+    for (String hue : HueShares.NAMES) {
+      bands.put(hue.toLowerCase(Locale.ROOT) + "Saturation", -40);
+      bands.put(hue.toLowerCase(Locale.ROOT) + "Hue", 25);
+    }
+    Picture picture = Pictures.random(50, 20, 5);
+    Picture together = coloured(picture, bands);
+    Picture all = coloured(picture, Map.of("saturation", -40, "hue", 25));
+    assertThat(Pictures.farthest(together, all)).isLessThan(5e-4);
+  }
+
+  @Test
+  void neutralsNeverTakeColour() {
+    Picture ramp = Pictures.ramp(64);
+    Picture out =
+        coloured(
+            ramp,
+            Map.of(
+                "hue", 90, "saturation", 100, "vibrance", 100, "redHue", 60, "greenLightness", 80));
+    assertThat(Pictures.farthest(ramp, out)).isLessThan(1e-4);
+  }
+
+  @Test
+  void lightnessGoesToWhiteAndBlack() {
+    assertThat(lch(coloured(SKIN, Map.of("lightness", -100)))[0]).isLessThan(1e-3);
+    assertThat(lch(coloured(SKIN, Map.of("lightness", 100)))[0]).isCloseTo(1, within(1e-3));
+    double half = lch(coloured(SKIN, Map.of("lightness", 50)))[0];
+    assertThat(half).isCloseTo((1 + lch(SKIN)[0]) / 2, within(1e-3));
+  }
+
+  @Test
+  void theGentleResponseIsOddAndRises() {
+    double before = -1;
+    for (double a : List.of(-1.0, -0.7, -0.3, -0.05, 0.0, 0.05, 0.3, 0.7, 1.0)) {
+      double v = Colour.response(a, 1);
+      assertThat(v).isGreaterThan(before).isCloseTo(-Colour.response(-a, 1), within(1e-12));
+      before = v;
+    }
+    assertThat(Colour.response(0.4, 0)).isEqualTo(0.4);
+  }
+}
