@@ -1,7 +1,7 @@
 // What an open veil shows beside its cloth: name, blend mode, where it covers, its settings.
 import { settingsEditor } from "../editors/settings.js";
 
-const WIDTHS = { curve: 690, colour: 740, ink: 720, tint: 870, edge: 600, light: 830 };
+const WIDTHS = { curve: 690, colour: 740, ink: 720, tint: 870, edge: 790, overlay: 720, light: 830 };
 
 function element(name, fields = {}, ...children) {
   const made = Object.assign(document.createElement(name), fields);

@@ -4,6 +4,7 @@ import { layout, matrix } from "./matrix.js";
 import { slider } from "./slider.js";
 
 const ROWS = 6; // settings and headings that fit above one another
+const MANY = 19; // settings from which columns are made twice as high and scroll
 
 /**
  * @param kind { settings: descriptors }
@@ -26,12 +27,13 @@ export function settingsEditor(kind, values, on) {
     element.append(curve.element);
   }
   const tables = [];
+  const most = curves.length === 0 && !numbers.some((n) => n.row) && numbers.length >= MANY ? 2 * ROWS : ROWS;
   let column = null;
   let rows = 0;
   for (const name of new Set(numbers.map((n) => n.group))) {
     const own = numbers.filter((n) => n.group === name);
     const height = own[0].row ? layout(own).rows.length + 1 : own.length;
-    if (!column || rows + height + 1 > ROWS) {
+    if (!column || rows + height + 1 > most) {
       column = document.createElement("div");
       column.className = "column";
       element.append(column);
@@ -58,7 +60,7 @@ export function settingsEditor(kind, values, on) {
     const box = document.createElement("div");
     box.className = "sliders";
     box.style.setProperty("--unit", `${Math.max(...own.map((n) => n.unit.length)) - 0.1}ch`);
-    box.style.setProperty("--label", `${Math.max(...own.map((n) => n.label.length)) * 0.53 + 0.4}em`);
+    box.style.setProperty("--label", `${Math.max(...own.map((n) => n.label.length)) * 0.52 + 0.9}em`);
     for (const setting of own) {
       const one = slider(setting, values[setting.key], {
         input: (value) => on.input(setting.key, value),

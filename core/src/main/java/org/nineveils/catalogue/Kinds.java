@@ -9,12 +9,14 @@ import org.nineveils.veil.curve.Curve;
 import org.nineveils.veil.edge.Edge;
 import org.nineveils.veil.ink.Ink;
 import org.nineveils.veil.light.Light;
+import org.nineveils.veil.overlay.Overlay;
 import org.nineveils.veil.tint.Tint;
 
 /** The kinds of veil that this build knows. */
 public final class Kinds {
   private static final List<VeilKind> ALL =
-      List.of(new Light(), new Curve(), new Colour(), new Ink(), new Tint(), new Edge());
+      List.of(
+          new Light(), new Curve(), new Colour(), new Ink(), new Tint(), new Edge(), new Overlay());
 
   private Kinds() {}
 

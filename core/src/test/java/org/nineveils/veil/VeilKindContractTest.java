@@ -156,8 +156,12 @@ class VeilKindContractTest {
     return switch (kind.id()) {
       case "tint" ->
           Map.of("monochrome", 60.0, "colourise", 60.0, "shadowTint", 40.0, "lightTint", 40.0);
-      case "edge" -> Map.of("amount", -1.0);
+      case "edge" ->
+          Map.of("amount", -1.0, "frame", 5.0, "frameSaturation", 40.0, "frameLightness", 60.0);
       case "colour" -> Map.of("saturation", 30.0);
+      case "overlay" ->
+          Map.of(
+              "flat", 20.0, "gradient", 60.0, "shaft", 60.0, "grain", 60.0, "gradientRound", 40.0);
       case "ink" -> Map.of("redsCyan", 40.0, "blacksBlack", -40.0);
       case "light" -> Map.of("exposure", 1.0);
       default -> Map.of();

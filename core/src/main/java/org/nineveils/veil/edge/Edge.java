@@ -15,7 +15,8 @@ import org.nineveils.veil.VeilKind;
  * 2^(amount · w), so its colours stay those of the photo and never turn to black paint. The weight
  * w rises smoothly (3t² − 2t³) from 0 at {@code reach} to 1 over the width {@code softness}, both
  * shares of the distance from the centre of the frame to its corner. {@code roundness} goes from an
- * ellipse of the frame's proportions (0) to a circle (100).
+ * ellipse of the picture's proportions (0) to a circle (100). The frame is laid over it; see {@link
+ * FrameBorder}.
  */
 public final class Edge implements VeilKind {
   public static final NumberSetting AMOUNT =
@@ -31,6 +32,19 @@ public final class Edge implements VeilKind {
   public static final NumberSetting CENTRE_Y =
       new NumberSetting("centreY", "Centre, from top", "Centre", "%", 0, 100, 0.5, 50.0);
 
+  public static final NumberSetting FRAME = frame("frame", "Width", "%", 15, 0.1, 0);
+  public static final NumberSetting FRAME_HUE = frame("frameHue", "Hue", "°", 360, 1, 40);
+  public static final NumberSetting FRAME_SATURATION =
+      frame("frameSaturation", "Saturation", "%", 100, 1, 0);
+  public static final NumberSetting FRAME_LIGHTNESS =
+      frame("frameLightness", "Lightness", "%", 100, 1, 100);
+  public static final NumberSetting LINE = frame("line", "Inner line", "%", 2, 0.05, 0);
+
+  private static NumberSetting frame(
+      String key, String label, String unit, double max, double step, double start) {
+    return new NumberSetting(key, label, "Frame", unit, 0, max, step, start);
+  }
+
   @Override
   public String id() {
     return "edge";
@@ -43,12 +57,23 @@ public final class Edge implements VeilKind {
 
   @Override
   public String purpose() {
-    return "vignette and spotlight with a movable centre";
+    return "vignette and spotlight with a movable centre, frame";
   }
 
   @Override
   public List<Setting<?>> settings() {
-    return List.of(AMOUNT, REACH, SOFTNESS, ROUNDNESS, CENTRE_X, CENTRE_Y);
+    return List.of(
+        AMOUNT,
+        REACH,
+        SOFTNESS,
+        ROUNDNESS,
+        CENTRE_X,
+        CENTRE_Y,
+        FRAME,
+        FRAME_HUE,
+        FRAME_SATURATION,
+        FRAME_LIGHTNESS,
+        LINE);
   }
 
   @Override
@@ -58,6 +83,6 @@ public final class Edge implements VeilKind {
 
   @Override
   public boolean isIdentity(SettingValues values) {
-    return values.number(AMOUNT) == 0;
+    return values.number(AMOUNT) == 0 && values.number(FRAME) == 0;
   }
 }

@@ -3,23 +3,17 @@ package org.nineveils.veil.edge;
 import org.nineveils.colour.Chebyshev;
 import org.nineveils.colour.SrgbLoops;
 import org.nineveils.veil.Band;
+import org.nineveils.veil.Columns;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
 import org.nineveils.veil.SettingValues;
 
-/** Weight by distance from the centre, then a gain in linear light. */
+/** Weight by distance from the centre, then a gain in linear light; the frame on top. */
 final class EdgeKernel implements Kernel {
   private static final int GAIN_DEGREE = 8;
 
-  /** 0, 1, 2 …: the JIT makes no vector of a loop's own counter. */
-  private static final float[] COLUMNS = new float[Band.CAPACITY];
-
-  static {
-    for (int i = 0; i < COLUMNS.length; i++) {
-      COLUMNS[i] = i;
-    }
-  }
-
+  private final boolean vignette;
+  private final FrameBorder frame;
   private final float cx;
   private final float cy;
   private final float perX;
@@ -42,11 +36,24 @@ final class EdgeKernel implements Kernel {
     reach = (float) values.share(Edge.REACH);
     perSoftness = (float) (1 / values.share(Edge.SOFTNESS));
     double amount = values.number(Edge.AMOUNT);
+    vignette = amount != 0;
+    this.frame = FrameBorder.of(values, frame);
     gain = Chebyshev.fit(w -> Math.pow(2, amount * w), 0, 1, GAIN_DEGREE);
   }
 
   @Override
   public void run(Band in, Band out, int n, int x, int y, Band spare) {
+    if (vignette) {
+      vignette(in, out, n, x, y, spare);
+    } else {
+      out.copyFrom(in, n);
+    }
+    if (frame != null) {
+      frame.run(out, n, x, y, spare);
+    }
+  }
+
+  private void vignette(Band in, Band out, int n, int x, int y, Band spare) {
     float[] w = spare.t;
     weight(w, n, x, y);
     gains(w, out.t, n);
@@ -56,14 +63,11 @@ final class EdgeKernel implements Kernel {
   }
 
   private void weight(float[] w, int n, int x, int y) {
-    float[] columns = COLUMNS;
-    float left = x + 0.5f - cx;
-    float across = perX;
     float dy = (y + 0.5f - cy) * perY;
     float dy2 = dy * dy;
+    Columns.ramp(x + 0.5f - cx, perX, w, n);
     for (int i = 0; i < n; i++) {
-      float dx = (columns[i] + left) * across;
-      w[i] = (float) Math.sqrt(dx * dx + dy2);
+      w[i] = (float) Math.sqrt(w[i] * w[i] + dy2);
     }
     float from = reach;
     float scale = perSoftness;

@@ -1,6 +1,7 @@
 package org.nineveils.veil.tint;
 
 import java.util.Arrays;
+import org.nineveils.colour.Hsl;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.HueShares;
 import org.nineveils.veil.Kernel;
@@ -57,9 +58,7 @@ final class TintKernel implements Kernel {
   static float[] offsets(double degrees, double saturation) {
     float[] k = new float[3];
     for (int c = 0; c < 3; c++) {
-      double t = (((degrees / 60 + (c == 0 ? 0 : c == 1 ? 4 : 2)) % 6) + 6) % 6;
-      double pure = Math.min(1, Math.max(0, Math.abs(t - 3) - 1));
-      k[c] = (float) ((pure - 0.5) * saturation);
+      k[c] = (float) (Hsl.offset(degrees, c) * saturation);
     }
     return k;
   }

@@ -62,6 +62,27 @@ class EdgeTest {
     assertThat((double) right).isCloseTo(below, within(1e-5));
   }
 
+  @Test
+  void aFrameCoversItsShareOfTheLongSideAndNothingElse() {
+    Picture picture = Pictures.flat(200, 100, 0.2, 0.3, 0.4);
+    Picture out = edged(picture, Map.of("frame", 5));
+    assertThat(out.r()[50 * 200 + 9]).as("within ten pixels").isEqualTo(1);
+    assertThat(out.b()[9 * 200 + 100]).isEqualTo(1);
+    assertThat(out.r()[50 * 200 + 10]).isEqualTo(picture.r()[0]);
+    assertThat(out.g()[89 * 200 + 100]).isEqualTo(picture.g()[0]);
+    assertThat(out.g()[90 * 200 + 100]).isEqualTo(1);
+  }
+
+  @Test
+  void theInnerLineHasTheOppositeLightness() {
+    Picture out = edged(Pictures.flat(400, 300, 0.5, 0.5, 0.5), Map.of("frame", 6, "line", 1));
+    int row = 150 * 400;
+    assertThat(out.g()[row + 10]).as("frame of 24 pixels").isEqualTo(1);
+    assertThat(out.g()[row + 28]).as("gap of 8").isEqualTo(0.5f);
+    assertThat(out.g()[row + 33]).as("line of 4").isZero();
+    assertThat(out.g()[row + 40]).isEqualTo(0.5f);
+  }
+
   /** Sizes are shares: a small picture shows the same vignette as the full frame scaled down. */
   @Test
   void aPreviewShowsTheSameVignette() {

@@ -1,0 +1,142 @@
+package org.nineveils.veil.overlay;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.nineveils.colour.Hsl;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.Scaling;
+import org.nineveils.testing.CheckValues;
+import org.nineveils.testing.Pictures;
+
+class OverlayTest {
+  private static Picture laid(Picture picture, Map<String, ?> settings) {
+    return Pictures.through(picture, Pictures.veil("overlay", settings));
+  }
+
+  /** HSL of 72 colours by an independent library: check-values/srgb_to_oklab_lch_hsl.csv. */
+  @Test
+  void hslIsThatOfTheStandard() {
+    int checked = 0;
+    for (var row : CheckValues.table("srgb_to_oklab_lch_hsl.csv")) {
+      double hue = row.has("hsl_h") ? row.number("hsl_h") : 0;
+      float[] rgb = Hsl.toRgb(hue, row.number("hsl_s"), row.number("hsl_l"));
+      assertThat((double) rgb[0]).isCloseTo(row.number("r") / 255, within(1e-4));
+      assertThat((double) rgb[1]).isCloseTo(row.number("g") / 255, within(1e-4));
+      assertThat((double) rgb[2]).isCloseTo(row.number("b") / 255, within(1e-4));
+      checked++;
+    }
+    assertThat(checked).isEqualTo(72);
+  }
+
+  @Test
+  void aFlatColourAtFullAmountIsThatColourEverywhere() {
+    Map<String, Integer> sky =
+        Map.of("flat", 100, "flatHue", 210, "flatSaturation", 50, "flatLightness", 50);
+    Picture out = laid(Pictures.random(40, 30, 1), sky);
+    float[] rgb = Hsl.toRgb(210, 0.5, 0.5);
+    assertThat(Pictures.farthest(out, Pictures.flat(40, 30, rgb[0], rgb[1], rgb[2])))
+        .isLessThan(1e-6);
+    Picture half =
+        laid(
+            Pictures.flat(2, 2, 0, 0, 0),
+            Map.of("flat", 50, "flatSaturation", 0, "flatLightness", 100));
+    assertThat((double) half.g()[0]).isCloseTo(0.5, within(1e-6));
+  }
+
+  @Test
+  void aLinearGradientFallsAlongItsAngleOnly() {
+    Map<String, Object> down =
+        Map.of(
+            "gradient",
+            100,
+            "gradientSaturation",
+            0,
+            "gradientLightness",
+            100,
+            "gradientAngle",
+            90,
+            "gradientLength",
+            50);
+    Picture out = laid(Pictures.flat(200, 100, 0, 0, 0), down);
+    for (int y = 1; y < 100; y++) {
+      assertThat(out.r()[y * 200 + 50]).isLessThanOrEqualTo(out.r()[(y - 1) * 200 + 50]);
+      assertThat(out.r()[y * 200 + 180]).isCloseTo(out.r()[y * 200 + 10], within(1e-6f));
+    }
+    assertThat(out.r()[50]).isGreaterThan(0.99f);
+    assertThat(out.r()[99 * 200]).isLessThan(0.01f);
+    assertThat(out.r()[50 * 200 + 100]).isBetween(0.45f, 0.55f);
+  }
+
+  @Test
+  void aRoundGradientFallsAwayFromItsMiddle() {
+    Map<String, Object> round =
+        Map.of(
+            "gradient",
+            100,
+            "gradientSaturation",
+            0,
+            "gradientLightness",
+            100,
+            "gradientRound",
+            100,
+            "gradientLength",
+            25,
+            "gradientX",
+            30);
+    Picture out = laid(Pictures.flat(200, 100, 0, 0, 0), round);
+    assertThat(out.g()[50 * 200 + 60]).isGreaterThan(0.99f);
+    assertThat(out.g()[50 * 200 + 85]).isCloseTo(out.g()[75 * 200 + 60], within(0.02f));
+    assertThat(out.g()[50 * 200 + 150]).isZero();
+  }
+
+  @Test
+  void aShaftOnlyLightensFadesAndIsWarmOnItsAxis() {
+    Picture grey = Pictures.flat(300, 200, 0.3, 0.3, 0.3);
+    Map<String, Object> beam =
+        Map.of("shaft", 80, "shaftX", 0, "shaftY", 50, "shaftAngle", 0, "shaftWarmth", 100);
+    Picture out = laid(grey, beam);
+    int axis = 100 * 300;
+    assertThat(out.r()[axis + 60]).isGreaterThan(out.b()[axis + 60]).isGreaterThan(0.3f);
+    assertThat(out.r()[axis + 60]).isGreaterThan(out.r()[axis + 280]);
+    assertThat(out.r()[10 * 300 + 60]).as("beside the beam").isEqualTo(0.3f);
+    for (float v : out.g()) {
+      assertThat(v).isGreaterThanOrEqualTo(0.3f);
+    }
+  }
+
+  @Test
+  void grainIsTheSameForOneSeedAndAnotherForAnother() {
+    Picture grey = Pictures.flat(300, 200, 0.5, 0.5, 0.5);
+    Picture one = laid(grey, Map.of("grain", 50));
+    assertThat(Pictures.same(one, laid(grey, Map.of("grain", 50)))).isTrue();
+    assertThat(Pictures.same(one, laid(grey, Map.of("grain", 50, "grainSeed", 2)))).isFalse();
+    assertThat(one.r()).isEqualTo(one.b());
+  }
+
+  @Test
+  void grainLeavesTheMeanBlackAndWhiteAlone() {
+    Picture out = laid(Pictures.flat(400, 300, 0.5, 0.5, 0.5), Map.of("grain", 60, "grainSize", 3));
+    double sum = 0;
+    double squares = 0;
+    for (float v : out.r()) {
+      sum += v - 0.5;
+      squares += (v - 0.5) * (v - 0.5);
+    }
+    assertThat(sum / out.r().length).isCloseTo(0, within(0.01));
+    assertThat(Math.sqrt(squares / out.r().length)).isBetween(0.03, 0.12);
+    Picture ends = laid(Pictures.ramp(2), Map.of("grain", 100));
+    assertThat(ends.r()).containsExactly(0, 1);
+  }
+
+  /** Equal grain size on a print whatever the number of pixels. */
+  @Test
+  void grainHasTheSameSizeAtEveryPixelCount() {
+    Map<String, Object> coarse = Map.of("grain", 80, "grainSize", 6);
+    Picture large = laid(Pictures.flat(2000, 400, 0.5, 0.5, 0.5), coarse);
+    Picture small = laid(Pictures.flat(1000, 200, 0.5, 0.5, 0.5), coarse);
+    assertThat(Pictures.farthest(Scaling.toLongSide(large, 1000), small)).isLessThan(0.03);
+  }
+}
