@@ -3,11 +3,11 @@ package org.nineveils.benchmarks;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.catalogue.Kinds;
-import org.nineveils.mask.Cover;
+import org.nineveils.mask.Mask;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.BlendMode;
-import org.nineveils.veil.SettingValues;
 import org.nineveils.veil.Veil;
 import org.nineveils.veil.VeilKind;
 
@@ -66,6 +66,6 @@ final class SixVeils {
       String id, String kindId, Map<String, ?> settings, BlendMode blend, double opacity) {
     VeilKind kind = Kinds.ofId(kindId);
     SettingValues values = SettingValues.parse(kind.settings(), settings);
-    return new Veil(id, id, kind, values, blend, opacity, false, Cover.EVERYWHERE, "");
+    return new Veil(id, id, kind, values, blend, opacity, false, Mask.EVERYWHERE, "");
   }
 }

@@ -16,17 +16,17 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.nineveils.catalogue.Kinds;
 import org.nineveils.kit.StackingRule;
-import org.nineveils.mask.Cover;
+import org.nineveils.mask.Mask;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseWriter;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Effect;
-import org.nineveils.veil.SettingValues;
 import org.nineveils.veil.Veil;
 
 /** Exit status 0 done, 1 the file is at fault, 2 typed wrongly; faults are one plain sentence. */
@@ -38,7 +38,7 @@ class MainTest {
   private String out;
   private String err;
 
-  private static Veil veil(String id, String kind, Map<String, ?> settings, Cover cover) {
+  private static Veil veil(String id, String kind, Map<String, ?> settings, Mask mask) {
     var k = Kinds.ofId(kind);
     return new Veil(
         id,
@@ -48,15 +48,15 @@ class MainTest {
         BlendMode.NORMAL,
         0.9,
         false,
-        cover,
+        mask,
         "");
   }
 
   private static Effect effect() {
     return new Effect(
         List.of(
-            veil("a", "curve", Map.of("outBlack", 30), Cover.EVERYWHERE),
-            veil("b", "light", Map.of("exposure", 1), Cover.BRUSH_ON)),
+            veil("a", "curve", Map.of("outBlack", 30), Mask.EVERYWHERE),
+            veil("b", "light", Map.of("exposure", 1), Mask.BRUSH_ON)),
         "Brush it.",
         1);
   }

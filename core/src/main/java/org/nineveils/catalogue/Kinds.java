@@ -2,7 +2,7 @@ package org.nineveils.catalogue;
 
 import java.util.List;
 import java.util.stream.Collectors;
-import org.nineveils.veil.InvalidSetting;
+import org.nineveils.setting.InvalidSetting;
 import org.nineveils.veil.VeilKind;
 import org.nineveils.veil.colour.Colour;
 import org.nineveils.veil.curve.Curve;

@@ -3,10 +3,9 @@ package org.nineveils.document;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.catalogue.Kinds;
-import org.nineveils.mask.Cover;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Effect;
-import org.nineveils.veil.SettingValues;
 import org.nineveils.veil.Veil;
 import org.nineveils.veil.VeilKind;
 
@@ -33,7 +32,7 @@ public final class EffectJson {
         "blend", veil.blend().id(),
         "opacity", veil.opacity(),
         "lifted", veil.lifted(),
-        "mask", Json.object("cover", veil.cover().id()),
+        "mask", MaskJson.format(veil.mask()),
         "meantFor", veil.meantFor(),
         "settings", veil.settings().format());
   }
@@ -67,7 +66,7 @@ public final class EffectJson {
               BlendMode.ofId(f.text("blend")),
               f.number("opacity"),
               f.flag("lifted", false),
-              Cover.ofId(f.object("mask").only("cover").text("cover")),
+              MaskJson.parse(f.object("mask")),
               f.text("meantFor", ""));
         });
   }

@@ -3,9 +3,10 @@ package org.nineveils.document;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.catalogue.Kinds;
-import org.nineveils.veil.CurveSetting;
-import org.nineveils.veil.NumberSetting;
-import org.nineveils.veil.Setting;
+import org.nineveils.mask.RuleKinds;
+import org.nineveils.setting.CurveSetting;
+import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.Setting;
 import org.nineveils.veil.VeilKind;
 
 /** The descriptors of all kinds as JSON: what the screens build their sliders from. */
@@ -23,6 +24,18 @@ public final class KindsJson {
         "label", kind.label(),
         "purpose", kind.purpose(),
         "settings", kind.settings().stream().map(KindsJson::setting).toList());
+  }
+
+  /** The sorts of rule that masks are made of, with their settings. */
+  public static List<Map<String, Object>> rules() {
+    return RuleKinds.all().stream()
+        .map(
+            kind ->
+                Json.object(
+                    "id", kind.id(),
+                    "label", kind.label(),
+                    "settings", kind.settings().stream().map(KindsJson::setting).toList()))
+        .toList();
   }
 
   private static Map<String, Object> setting(Setting<?> setting) {

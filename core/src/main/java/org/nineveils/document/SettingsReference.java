@@ -2,10 +2,13 @@ package org.nineveils.document;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.List;
 import org.nineveils.catalogue.Kinds;
-import org.nineveils.veil.CurveSetting;
-import org.nineveils.veil.NumberSetting;
-import org.nineveils.veil.Setting;
+import org.nineveils.mask.RuleKind;
+import org.nineveils.mask.RuleKinds;
+import org.nineveils.setting.CurveSetting;
+import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.Setting;
 import org.nineveils.veil.VeilKind;
 
 /** The table of all settings in {@code docs/settings.md}, derived from the descriptors. */
@@ -17,17 +20,22 @@ public final class SettingsReference {
     StringBuilder out = new StringBuilder();
     out.append(
         "# Settings\n\nMade from the descriptors in the code by `./nv docs`; a test compares.\n");
-    Kinds.all().forEach(kind -> append(kind, out));
+    for (VeilKind kind : Kinds.all()) {
+      String purpose = "%s. In files: `%s`.".formatted(sentence(kind), kind.id());
+      append(kind.label(), purpose, kind.settings(), out);
+    }
+    for (RuleKind kind : RuleKinds.all()) {
+      String purpose = "A rule of a mask. In files: `%s`.".formatted(kind.id());
+      append(kind.label(), purpose, kind.settings(), out);
+    }
     return out.toString();
   }
 
-  private static void append(VeilKind kind, StringBuilder out) {
-    out.append(
-        "\n## %s\n\n%s. In files: `%s`.\n\n".formatted(kind.label(), sentence(kind), kind.id()));
+  private static void append(
+      String title, String purpose, List<Setting<?>> settings, StringBuilder out) {
+    out.append("\n## %s\n\n%s\n\n".formatted(title, purpose));
     out.append("| key | setting | unit | range | start | step |\n|---|---|---|---|---|---|\n");
-    for (Setting<?> setting : kind.settings()) {
-      out.append(row(setting)).append('\n');
-    }
+    settings.forEach(setting -> out.append(row(setting)).append('\n'));
   }
 
   private static String sentence(VeilKind kind) {
@@ -36,7 +44,8 @@ public final class SettingsReference {
   }
 
   private static String row(Setting<?> setting) {
-    String name = "%s: %s".formatted(setting.group(), setting.label());
+    String group = setting.group().isEmpty() ? "" : setting.group() + ": ";
+    String name = group + setting.label();
     if (setting instanceof NumberSetting n) {
       return "| `%s` | %s | %s | %s … %s | %s | %s |"
           .formatted(

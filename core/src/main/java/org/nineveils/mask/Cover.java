@@ -5,7 +5,9 @@ public enum Cover {
   /** The whole picture. */
   EVERYWHERE("everywhere", "Everywhere", 1),
   /** Starts hidden and is brushed on where wanted. */
-  BRUSH_ON("brush-on", "Brush on", 0);
+  BRUSH_ON("brush-on", "Brush on", 0),
+  /** Where the mask's rules select, worked out afresh on every photo. */
+  BY_RULE("by-rule", "By rule", 0);
 
   private final String id;
   private final String label;

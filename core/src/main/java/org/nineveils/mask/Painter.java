@@ -2,6 +2,7 @@ package org.nineveils.mask;
 
 import java.util.List;
 import org.nineveils.picture.Area;
+import org.nineveils.picture.Picture;
 
 /**
  * Turns strokes into coverage.
@@ -24,14 +25,20 @@ public final class Painter {
   /**
    * Coverage of an area.
    *
-   * @param cover what holds where nothing is painted
+   * @param rule what holds where nothing is painted
    * @param paint strokes on top
-   * @param longSide long side of the whole picture, pixels
+   * @param plain the whole plain photo at the size that is rendered; rules look at it
    * @param area the part to work out, pixels
    */
-  public static Coverage cover(Cover cover, Paint paint, int longSide, Area area) {
-    float[] mask = new float[area.width() * area.height()];
-    java.util.Arrays.fill(mask, cover.base());
+  public static Coverage cover(Mask rule, Paint paint, Picture plain, Area area) {
+    int longSide = plain.longSide();
+    float[] mask;
+    if (rule.cover() == Cover.BY_RULE) {
+      mask = RuleBase.of(rule.rules(), plain, area);
+    } else {
+      mask = new float[area.width() * area.height()];
+      java.util.Arrays.fill(mask, rule.cover().base());
+    }
     float[] laid = new float[mask.length];
     for (Stroke stroke : paint.strokes()) {
       Box box = Box.around(stroke, longSide, area);

@@ -8,11 +8,14 @@ import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.mask.Cover;
+import org.nineveils.mask.Mask;
+import org.nineveils.mask.Rule;
+import org.nineveils.mask.RuleKinds;
+import org.nineveils.setting.CurveSetting;
+import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.Setting;
 import org.nineveils.veil.BlendMode;
-import org.nineveils.veil.CurveSetting;
 import org.nineveils.veil.Effect;
-import org.nineveils.veil.NumberSetting;
-import org.nineveils.veil.Setting;
 import org.nineveils.veil.Veil;
 import org.nineveils.veil.VeilKind;
 
@@ -93,7 +96,10 @@ public final class FormatSchema {
                     Json.object(
                         "properties",
                         Json.object(
-                            "kind", Json.object("const", kind.id()), "settings", settings(kind))))
+                            "kind",
+                            Json.object("const", kind.id()),
+                            "settings",
+                            settings(kind.settings()))))
             .toList();
     Map<String, Object> veil =
         object(
@@ -104,12 +110,7 @@ public final class FormatSchema {
                 "blend", oneOf(List.of(BlendMode.values()).stream().map(b -> b.id()).toList()),
                 "opacity", Json.object("type", "number", "minimum", 0, "maximum", 1),
                 "lifted", Json.object("type", "boolean"),
-                "mask",
-                    object(
-                        Json.object(
-                            "cover",
-                            oneOf(List.of(Cover.values()).stream().map(c -> c.id()).toList())),
-                        List.of("cover")),
+                "mask", mask(),
                 "meantFor", Json.object("type", "string"),
                 "settings", Json.object("type", "object")),
             List.of("id", "name", "kind", "blend", "opacity", "mask", "settings"));
@@ -117,9 +118,39 @@ public final class FormatSchema {
     return veil;
   }
 
-  private static Object settings(VeilKind kind) {
+  /** Everywhere and brush on stand alone; by rule takes rules of the sorts that there are. */
+  private static Object mask() {
+    List<String> plain = List.of(Cover.EVERYWHERE.id(), Cover.BRUSH_ON.id());
+    Object ruled =
+        object(
+            Json.object(
+                "cover", Json.object("const", Cover.BY_RULE.id()),
+                "rules", listOf(rule(), 1, Mask.MAX_RULES)),
+            List.of("cover", "rules"));
+    return Json.object(
+        "oneOf", List.of(object(Json.object("cover", oneOf(plain)), List.of("cover")), ruled));
+  }
+
+  private static Object rule() {
+    List<String> joins = List.of(Rule.Join.values()).stream().map(j -> j.id()).toList();
+    List<Object> perKind =
+        RuleKinds.all().stream()
+            .<Object>map(
+                kind ->
+                    object(
+                        Json.object(
+                            "kind", Json.object("const", kind.id()),
+                            "join", oneOf(joins),
+                            "inverted", Json.object("type", "boolean"),
+                            "settings", settings(kind.settings())),
+                        List.of("kind", "settings")))
+            .toList();
+    return Json.object("oneOf", perKind);
+  }
+
+  private static Object settings(List<Setting<?>> settings) {
     Map<String, Object> properties = new LinkedHashMap<>();
-    for (Setting<?> setting : kind.settings()) {
+    for (Setting<?> setting : settings) {
       properties.put(setting.key(), setting(setting));
     }
     return object(properties, List.of());

@@ -4,9 +4,11 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Coverage;
+import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Painter;
 import org.nineveils.picture.Area;
+import org.nineveils.picture.Picture;
 
 /**
  * Keeps the coverage used last, so that a slider dragged over a painted veil paints nothing anew.
@@ -27,12 +29,19 @@ public final class CoverageCache implements CoverageSource {
     this.capacity = capacity;
   }
 
+  /** Coverage by rules hangs on the photo's pixels and is worked out afresh; it is quick. */
   @Override
-  public synchronized Coverage coverage(Cover cover, Paint paint, int longSide, Area area) {
-    Key key = new Key(cover, paint, longSide, area);
+  public Coverage coverage(Mask mask, Paint paint, Picture plain, Area area) {
+    if (mask.cover() == Cover.BY_RULE) {
+      return Painter.cover(mask, paint, plain, area);
+    }
+    return kept(new Key(mask.cover(), paint, plain.longSide(), area), mask, plain);
+  }
+
+  private synchronized Coverage kept(Key key, Mask mask, Picture plain) {
     Coverage found = kept.get(key);
     if (found == null) {
-      found = Painter.cover(cover, paint, longSide, area);
+      found = Painter.cover(mask, key.paint(), plain, key.area());
       kept.put(key, found);
       held += found.values().length;
       var oldest = kept.entrySet().iterator();

@@ -1,10 +1,11 @@
 package org.nineveils.stack;
 
-import org.nineveils.mask.Cover;
 import org.nineveils.mask.Coverage;
+import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Painter;
 import org.nineveils.picture.Area;
+import org.nineveils.picture.Picture;
 
 /** Where the renderer gets coverage from: worked out afresh, or kept from the last picture. */
 @FunctionalInterface
@@ -13,5 +14,5 @@ public interface CoverageSource {
   CoverageSource FRESH = Painter::cover;
 
   /** Coverage of an area; see {@link Painter#cover}. */
-  Coverage coverage(Cover cover, Paint paint, int longSide, Area area);
+  Coverage coverage(Mask mask, Paint paint, Picture plain, Area area);
 }

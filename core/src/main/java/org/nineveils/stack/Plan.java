@@ -5,6 +5,7 @@ import java.util.List;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Paint;
 import org.nineveils.picture.Area;
+import org.nineveils.picture.Picture;
 import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Veil;
@@ -13,19 +14,20 @@ import org.nineveils.veil.Veil;
 final class Plan {
   private Plan() {}
 
-  static List<Step> of(Stack stack, Frame frame, Area area, CoverageSource masks) {
+  static List<Step> of(Stack stack, Picture source, Area area, CoverageSource masks) {
     List<Step> steps = new ArrayList<>();
     for (Bundle bundle : stack.bundles()) {
-      addBundle(bundle, frame, area, masks, steps);
+      addBundle(bundle, source, area, masks, steps);
     }
     return steps;
   }
 
   private static void addBundle(
-      Bundle bundle, Frame frame, Area area, CoverageSource masks, List<Step> steps) {
+      Bundle bundle, Picture source, Area area, CoverageSource masks, List<Step> steps) {
     if (bundle.opacity() == 0) {
       return;
     }
+    Frame frame = new Frame(source.width(), source.height());
     boolean mixed = bundle.opacity() < 1;
     boolean first = true;
     for (Veil veil : bundle.veils()) {
@@ -33,16 +35,13 @@ final class Plan {
       if (changesNothing(veil, paint)) {
         continue;
       }
-      boolean everywhere = veil.cover() == Cover.EVERYWHERE && paint.isEmpty();
+      boolean everywhere = veil.mask().cover() == Cover.EVERYWHERE && paint.isEmpty();
       steps.add(
           new Step(
               veil.kind().prepare(veil.settings(), frame),
               veil.blend(),
               (float) veil.opacity(),
-              everywhere
-                  ? null
-                  : masks.coverage(
-                      veil.cover(), paint, Math.max(frame.width(), frame.height()), area),
+              everywhere ? null : masks.coverage(veil.mask(), paint, source, area),
               mixed && first));
       first = false;
     }
@@ -54,7 +53,7 @@ final class Plan {
   private static boolean changesNothing(Veil veil, Paint paint) {
     return veil.lifted()
         || veil.opacity() == 0
-        || (veil.cover() == Cover.BRUSH_ON && paint.isEmpty())
+        || (veil.mask().cover() == Cover.BRUSH_ON && paint.isEmpty())
         || (veil.blend() == BlendMode.NORMAL && veil.kind().isIdentity(veil.settings()));
   }
 }

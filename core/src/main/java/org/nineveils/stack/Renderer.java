@@ -5,7 +5,6 @@ import java.util.stream.IntStream;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 import org.nineveils.veil.Band;
-import org.nineveils.veil.Frame;
 
 /** Renders stacks; see the package for semantics and algorithm. */
 public final class Renderer {
@@ -34,7 +33,7 @@ public final class Renderer {
     if (!area.fits(source.width(), source.height())) {
       throw new IllegalArgumentException("area lies outside the picture: " + area);
     }
-    List<Step> plan = Plan.of(stack, new Frame(source.width(), source.height()), area, masks);
+    List<Step> plan = Plan.of(stack, source, area, masks);
     Picture out = Picture.blank(area.width(), area.height());
     IntStream.range(0, area.height())
         .parallel()

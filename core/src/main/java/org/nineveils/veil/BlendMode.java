@@ -1,6 +1,7 @@
 package org.nineveils.veil;
 
 import java.util.Locale;
+import org.nineveils.setting.InvalidSetting;
 
 /**
  * The sixteen blend modes of W3C Compositing and Blending Level 1 (sections 9 and 10), on

@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.nineveils.setting.InvalidSetting;
 
 /**
  * An ordered stack of veils that is applied in one go; the first veil is nearest to the plain

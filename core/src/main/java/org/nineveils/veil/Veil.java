@@ -1,6 +1,8 @@
 package org.nineveils.veil;
 
-import org.nineveils.mask.Cover;
+import org.nineveils.mask.Mask;
+import org.nineveils.setting.InvalidSetting;
+import org.nineveils.setting.SettingValues;
 
 /**
  * One adjustable layer.
@@ -12,7 +14,7 @@ import org.nineveils.mask.Cover;
  * @param blend how the adjusted picture is laid over what is below
  * @param opacity share of the veil, 0…1
  * @param lifted switched off, settings kept
- * @param cover where it covers
+ * @param mask where it covers
  * @param meantFor region that a brush-on veil is made for; empty where it does not matter
  */
 public record Veil(
@@ -23,7 +25,7 @@ public record Veil(
     BlendMode blend,
     double opacity,
     boolean lifted,
-    Cover cover,
+    Mask mask,
     String meantFor) {
   /** Longest name of a veil. */
   public static final int MAX_NAME = 60;
@@ -54,11 +56,11 @@ public record Veil(
 
   /** The same veil let down to another share. */
   public Veil withOpacity(double share) {
-    return new Veil(id, name, kind, settings, blend, share, lifted, cover, meantFor);
+    return new Veil(id, name, kind, settings, blend, share, lifted, mask, meantFor);
   }
 
   /** The same veil lifted or let down. */
   public Veil withLifted(boolean up) {
-    return new Veil(id, name, kind, settings, blend, opacity, up, cover, meantFor);
+    return new Veil(id, name, kind, settings, blend, opacity, up, mask, meantFor);
   }
 }

@@ -1,6 +1,8 @@
 package org.nineveils.veil;
 
 import java.util.List;
+import org.nineveils.setting.Setting;
+import org.nineveils.setting.SettingValues;
 
 /** One of the sorts of adjustment. A kind is one folder and one line in the catalogue. */
 public interface VeilKind {

@@ -42,6 +42,26 @@ class DocumentsTest {
   }
 
   @Test
+  void masksByRuleComeBackAsTheyWereAndNameTheirFaults() {
+    String ruled =
+        VEIL.replace(
+            "\"cover\": \"everywhere\"",
+            """
+            "cover": "by-rule", "rules": [
+              {"kind": "brightness", "settings": {"from": 60}},
+              {"kind": "colour", "join": "minus", "inverted": true, "settings": {"hue": 30}}]""");
+    Effect effect = parse(ruled);
+    assertThat(effect.veils().get(0).mask().rules()).hasSize(2);
+    assertThat(parse(Json.write(EffectJson.format(effect)))).isEqualTo(effect);
+    assertThatThrownBy(() -> parse(ruled.replace("\"from\": 60", "\"from\": 160")))
+        .hasMessageContaining("veils 1, mask, rules 1")
+        .hasMessageContaining("From must be between 0 and 100 %");
+    assertThatThrownBy(() -> parse(ruled.replace("minus", "xor"))).hasMessageContaining("“xor”");
+    assertThatThrownBy(() -> parse(VEIL.replace("everywhere", "by-rule")))
+        .hasMessageContaining("1 to 6 rules");
+  }
+
+  @Test
   void fittingsAndPaintComeBackAsTheyWere() {
     Stroke stroke = new Stroke(List.of(0.1, 0.2, 0.3, 0.4), 0.08, 0.7, 1, 0.25, false);
     Fitting fitting =

@@ -7,9 +7,12 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.nineveils.picture.Area;
+import org.nineveils.picture.Picture;
 
 class PainterTest {
   private static final Area ALL = new Area(0, 0, 400, 300);
+  private static final Picture SMALL = Picture.blank(400, 300);
+  private static final Picture LARGE = Picture.blank(1600, 1200);
 
   private static Stroke across(
       double size, double softness, double strength, double flow, boolean reveal) {
@@ -17,7 +20,7 @@ class PainterTest {
   }
 
   private static Coverage painted(Stroke... strokes) {
-    return Painter.cover(Cover.BRUSH_ON, new Paint(List.of(strokes)), 400, ALL);
+    return Painter.cover(Mask.BRUSH_ON, new Paint(List.of(strokes)), SMALL, ALL);
   }
 
   private static float at(Coverage c, int x, int y) {
@@ -56,7 +59,7 @@ class PainterTest {
   @Test
   void hidingWorksOnAVeilThatCoversEverywhere() {
     Paint paint = new Paint(List.of(across(0.1, 0, 0.25, 1, false)));
-    Coverage c = Painter.cover(Cover.EVERYWHERE, paint, 400, ALL);
+    Coverage c = Painter.cover(Mask.EVERYWHERE, paint, SMALL, ALL);
     assertThat(at(c, 200, 150)).isCloseTo(0.75f, within(1e-6f));
     assertThat(at(c, 200, 20)).isEqualTo(1);
   }
@@ -84,8 +87,8 @@ class PainterTest {
   @Test
   void aPreviewHasTheSameMask() {
     Paint paint = new Paint(List.of(across(0.15, 0.8, 0.9, 0.6, true)));
-    Coverage small = Painter.cover(Cover.BRUSH_ON, paint, 400, ALL);
-    Coverage large = Painter.cover(Cover.BRUSH_ON, paint, 1600, new Area(0, 0, 1600, 1200));
+    Coverage small = Painter.cover(Mask.BRUSH_ON, paint, SMALL, ALL);
+    Coverage large = Painter.cover(Mask.BRUSH_ON, paint, LARGE, new Area(0, 0, 1600, 1200));
     for (int y = 0; y < 300; y += 3) {
       for (int x = 0; x < 400; x += 7) {
         float mean = 0;
@@ -101,9 +104,9 @@ class PainterTest {
   void anAreaIsThatPartOfTheWholeBitForBit() {
     Paint paint =
         new Paint(List.of(across(0.15, 0.7, 0.9, 0.4, true), across(0.03, 0.1, 1, 1, false)));
-    Coverage whole = Painter.cover(Cover.BRUSH_ON, paint, 400, ALL);
+    Coverage whole = Painter.cover(Mask.BRUSH_ON, paint, SMALL, ALL);
     Area area = new Area(133, 120, 71, 49);
-    Coverage part = Painter.cover(Cover.BRUSH_ON, paint, 400, area);
+    Coverage part = Painter.cover(Mask.BRUSH_ON, paint, SMALL, area);
     for (int y = 0; y < 49; y++) {
       for (int x = 0; x < 71; x++) {
         assertThat(at(part, x, y)).isEqualTo(at(whole, x + 133, y + 120));

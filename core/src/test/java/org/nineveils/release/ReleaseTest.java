@@ -22,6 +22,12 @@ import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.mask.Cover;
+import org.nineveils.mask.Mask;
+import org.nineveils.mask.Rule;
+import org.nineveils.mask.RuleKind;
+import org.nineveils.mask.RuleKinds;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.testing.Pictures;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
@@ -42,7 +48,8 @@ class ReleaseTest {
         new Effect(
             List.of(
                 Pictures.veil("tint", Map.of("monochrome", 100)),
-                Pictures.veil("edge", Map.of("amount", -1)).withLifted(true)),
+                Pictures.veil("edge", Map.of("amount", -1)).withLifted(true),
+                byRule()),
             "",
             1);
     return new Release(
@@ -64,6 +71,15 @@ class ReleaseTest {
                             new Release.EffectPart("Milk", "", milk, BEFORE, AFTER),
                             new Release.EffectPart("Brown", "", brown, new byte[0], new byte[0]))),
                     new Release.SectionPart(2, "Empty", StackingRule.STACK_FREELY, List.of())))));
+  }
+
+  private static Veil byRule() {
+    RuleKind shape = RuleKinds.ofId("shape");
+    SettingValues values = SettingValues.parse(shape.settings(), Map.of("x", 30));
+    Mask mask = new Mask(Cover.BY_RULE, List.of(new Rule(shape, values, Rule.Join.OR, true)));
+    Veil veil = Pictures.veil("light", Map.of("exposure", 1));
+    return new Veil(
+        "ruled", "Ruled", veil.kind(), veil.settings(), veil.blend(), 1, false, mask, "");
   }
 
   private static Map<String, byte[]> unzip(byte[] zip) throws IOException {

@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
-import org.nineveils.mask.Cover;
+import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Area;
@@ -28,8 +28,8 @@ class RendererTest {
     return Pictures.veil("light", Map.of("exposure", stops));
   }
 
-  private static Veil with(Veil v, String id, BlendMode blend, double opacity, Cover cover) {
-    return new Veil(id, v.name(), v.kind(), v.settings(), blend, opacity, false, cover, "");
+  private static Veil with(Veil v, String id, BlendMode blend, double opacity, Mask mask) {
+    return new Veil(id, v.name(), v.kind(), v.settings(), blend, opacity, false, mask, "");
   }
 
   private static Picture render(
@@ -54,8 +54,8 @@ class RendererTest {
   void twoEqualVeilsCoverMoreThanOneAndLessThanTwo() {
     Picture black = Pictures.flat(8, 8, 0, 0, 0);
     Veil white = Pictures.veil("curve", Map.of("outBlack", 255));
-    Veil first = with(white, "a", BlendMode.NORMAL, 0.4, Cover.EVERYWHERE);
-    Veil second = with(white, "b", BlendMode.NORMAL, 0.4, Cover.EVERYWHERE);
+    Veil first = with(white, "a", BlendMode.NORMAL, 0.4, Mask.EVERYWHERE);
+    Veil second = with(white, "b", BlendMode.NORMAL, 0.4, Mask.EVERYWHERE);
     Picture out = Pictures.through(black, first, second);
     assertThat((double) out.g()[0]).isCloseTo(1 - 0.6 * 0.6, within(1e-6));
   }
@@ -67,18 +67,18 @@ class RendererTest {
     Picture out =
         Pictures.through(
             picture,
-            with(strong.withLifted(true), "a", BlendMode.NORMAL, 1, Cover.EVERYWHERE)
+            with(strong.withLifted(true), "a", BlendMode.NORMAL, 1, Mask.EVERYWHERE)
                 .withLifted(true),
-            with(strong, "b", BlendMode.SCREEN, 0, Cover.EVERYWHERE),
-            with(strong, "c", BlendMode.NORMAL, 1, Cover.BRUSH_ON));
+            with(strong, "b", BlendMode.SCREEN, 0, Mask.EVERYWHERE),
+            with(strong, "c", BlendMode.NORMAL, 1, Mask.BRUSH_ON));
     assertThat(Pictures.same(picture, out)).isTrue();
   }
 
   @Test
   void aMaskOfOnesIsNoMask() {
     Picture picture = Pictures.random(60, 60, 3);
-    Veil veil = with(light(0.7), "a", BlendMode.SOFT_LIGHT, 0.8, Cover.EVERYWHERE);
-    Veil brushed = with(light(0.7), "a", BlendMode.SOFT_LIGHT, 0.8, Cover.BRUSH_ON);
+    Veil veil = with(light(0.7), "a", BlendMode.SOFT_LIGHT, 0.8, Mask.EVERYWHERE);
+    Veil brushed = with(light(0.7), "a", BlendMode.SOFT_LIGHT, 0.8, Mask.BRUSH_ON);
     Picture plain = render(picture, Map.of(), 1, veil);
     Picture painted = render(picture, Map.of("a", new Paint(List.of(EVERYWHERE))), 1, brushed);
     assertThat(Pictures.farthest(plain, painted)).isLessThan(1e-6);
@@ -88,7 +88,7 @@ class RendererTest {
   void paintOnlyTouchesWhereTheBrushWent() {
     Picture picture = Pictures.random(200, 100, 4);
     Stroke dot = new Stroke(List.of(0.25, 0.25), 0.1, 0, 1, 1, true);
-    Veil brushed = with(light(1), "a", BlendMode.NORMAL, 1, Cover.BRUSH_ON);
+    Veil brushed = with(light(1), "a", BlendMode.NORMAL, 1, Mask.BRUSH_ON);
     Picture out = render(picture, Map.of("a", new Paint(List.of(dot))), 1, brushed);
     assertThat(out.r()[50 * 200 + 50]).isGreaterThan(picture.r()[50 * 200 + 50]);
     assertThat(out.r()[50 * 200 + 150]).isEqualTo(picture.r()[50 * 200 + 150]);
@@ -98,14 +98,14 @@ class RendererTest {
   @Test
   void aBundlesOpacityActsOnItsVeilsTogether() {
     Picture picture = Pictures.random(70, 40, 5);
-    Veil a = with(light(1), "a", BlendMode.SCREEN, 0.7, Cover.EVERYWHERE);
+    Veil a = with(light(1), "a", BlendMode.SCREEN, 0.7, Mask.EVERYWHERE);
     Veil b =
         with(
             Pictures.veil("tint", Map.of("monochrome", 100)),
             "b",
             BlendMode.NORMAL,
             0.9,
-            Cover.EVERYWHERE);
+            Mask.EVERYWHERE);
     Picture full = render(picture, Map.of(), 1, a, b);
     Picture half = render(picture, Map.of(), 0.5, a, b);
     for (int i = 0; i < 2800; i++) {
@@ -126,28 +126,28 @@ class RendererTest {
 
   private static Stack rich() {
     List<Veil> veils = new ArrayList<>();
-    veils.add(with(light(0.4), "a", BlendMode.NORMAL, 0.8, Cover.EVERYWHERE));
+    veils.add(with(light(0.4), "a", BlendMode.NORMAL, 0.8, Mask.EVERYWHERE));
     veils.add(
         with(
             Pictures.veil("curve", Map.of("outBlack", 20, "gamma", 1.2)),
             "b",
             BlendMode.LUMINOSITY,
             1,
-            Cover.EVERYWHERE));
+            Mask.EVERYWHERE));
     veils.add(
         with(
             Pictures.veil("tint", Map.of("monochrome", 40, "colourise", 30)),
             "c",
             BlendMode.SOFT_LIGHT,
             0.5,
-            Cover.BRUSH_ON));
+            Mask.BRUSH_ON));
     veils.add(
         with(
             Pictures.veil("edge", Map.of("amount", -1)),
             "d",
             BlendMode.NORMAL,
             1,
-            Cover.EVERYWHERE));
+            Mask.EVERYWHERE));
     Stroke s = new Stroke(List.of(0.2, 0.2, 0.7, 0.5), 0.3, 0.7, 0.9, 0.5, true);
     return new Stack(List.of(new Bundle(veils, Map.of("c", new Paint(List.of(s))), 0.9)));
   }

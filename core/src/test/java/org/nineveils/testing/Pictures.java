@@ -4,14 +4,14 @@ import java.nio.file.Path;
 import java.util.Map;
 import java.util.Random;
 import org.nineveils.catalogue.Kinds;
-import org.nineveils.mask.Cover;
+import org.nineveils.mask.Mask;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.BlendMode;
-import org.nineveils.veil.SettingValues;
 import org.nineveils.veil.Veil;
 import org.nineveils.veil.VeilKind;
 
@@ -68,7 +68,7 @@ public final class Pictures {
         BlendMode.NORMAL,
         1,
         false,
-        Cover.EVERYWHERE,
+        Mask.EVERYWHERE,
         "");
   }
 

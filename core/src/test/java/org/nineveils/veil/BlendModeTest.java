@@ -8,6 +8,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.nineveils.setting.InvalidSetting;
 import org.nineveils.testing.CheckValues;
 
 class BlendModeTest {

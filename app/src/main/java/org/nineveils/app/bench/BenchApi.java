@@ -130,6 +130,6 @@ class BenchApi {
             .veil(f.text("mask"))
             .orElseThrow(() -> new NotFound("This veil is no longer in the effect."));
     Paint own = paint.getOrDefault(veil.id(), Paint.NONE);
-    return Answers.packet(stage.maskPacket(photo, StageRequest.parse(f), veil.cover(), own));
+    return Answers.packet(stage.maskPacket(photo, StageRequest.parse(f), veil.mask(), own));
   }
 }

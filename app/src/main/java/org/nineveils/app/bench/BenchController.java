@@ -15,6 +15,7 @@ import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.document.KindsJson;
 import org.nineveils.document.PaintJson;
+import org.nineveils.mask.Mask;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Effect;
@@ -109,6 +110,8 @@ class BenchController {
         "undo", Map.of("canUndo", undo.canUndo(), "canRedo", undo.canRedo()),
         "maxVeils", Effect.MAX_VEILS,
         "kinds", KindsJson.format(),
+        "rules", KindsJson.rules(),
+        "maxRules", Mask.MAX_RULES,
         "blends", blends());
   }
 

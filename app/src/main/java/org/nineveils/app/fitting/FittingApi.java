@@ -138,7 +138,7 @@ class FittingApi {
             .findFirst()
             .map(w -> w.paint().getOrDefault(veil.id(), Paint.NONE))
             .orElse(Paint.NONE);
-    return Answers.packet(stage.maskPacket(photo, StageRequest.parse(f), veil.cover(), paint));
+    return Answers.packet(stage.maskPacket(photo, StageRequest.parse(f), veil.mask(), paint));
   }
 
   /** The fitting with a stroke that is being painted and not saved yet. */

@@ -8,8 +8,8 @@ import java.util.concurrent.atomic.AtomicLong;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.document.Json;
-import org.nineveils.mask.Cover;
 import org.nineveils.mask.Coverage;
+import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
@@ -63,10 +63,10 @@ public class StageRenderer {
   }
 
   /** Where a veil covers: a packet whose alpha is the coverage. */
-  public byte[] maskPacket(Photo photo, StageRequest request, Cover cover, Paint paint) {
+  public byte[] maskPacket(Photo photo, StageRequest request, Mask mask, Paint paint) {
     Picture source = photos.scaled(photo, request.longSide());
     Area area = request.area() == null ? source.area() : clip(request.area(), source);
-    Coverage covered = coverage.coverage(cover, paint, source.longSide(), area);
+    Coverage covered = coverage.coverage(mask, paint, source, area);
     float[] values = covered.values();
     byte[] packet = packet(head(photo, source, area), values.length);
     int alpha = firstPixel(packet, values.length) + 3;

@@ -4,11 +4,11 @@ import java.util.Arrays;
 import java.util.List;
 import org.nineveils.colour.Oklab;
 import org.nineveils.colour.SrgbLoops;
+import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.HueShares;
 import org.nineveils.veil.Kernel;
-import org.nineveils.veil.NumberSetting;
-import org.nineveils.veil.SettingValues;
 
 /** Into Oklab, turn, scale, lighten, and back. */
 final class ColourKernel implements Kernel {

@@ -2,12 +2,12 @@ package org.nineveils.veil.curve;
 
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
-import org.nineveils.veil.CurveSetting;
+import org.nineveils.setting.CurveSetting;
+import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.Setting;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
-import org.nineveils.veil.NumberSetting;
-import org.nineveils.veil.Setting;
-import org.nineveils.veil.SettingValues;
 import org.nineveils.veil.ToneTable;
 import org.nineveils.veil.VeilKind;
 

@@ -1,7 +1,7 @@
 package org.nineveils.veil.curve;
 
 import java.util.List;
-import org.nineveils.veil.CurvePoint;
+import org.nineveils.setting.CurvePoint;
 
 /**
  * A smooth curve through points that never runs past them: between two points it stays between

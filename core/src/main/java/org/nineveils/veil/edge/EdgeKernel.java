@@ -2,11 +2,11 @@ package org.nineveils.veil.edge;
 
 import org.nineveils.colour.Chebyshev;
 import org.nineveils.colour.SrgbLoops;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Columns;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
-import org.nineveils.veil.SettingValues;
 
 /** Weight by distance from the centre, then a gain in linear light; the frame on top. */
 final class EdgeKernel implements Kernel {

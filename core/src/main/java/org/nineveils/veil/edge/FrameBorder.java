@@ -1,10 +1,10 @@
 package org.nineveils.veil.edge;
 
 import org.nineveils.colour.Hsl;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Columns;
 import org.nineveils.veil.Frame;
-import org.nineveils.veil.SettingValues;
 
 /**
  * A frame of one colour along the border, and inside it a line of the same hue at the opposite

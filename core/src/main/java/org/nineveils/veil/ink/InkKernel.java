@@ -1,11 +1,11 @@
 package org.nineveils.veil.ink;
 
 import java.util.Arrays;
+import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.HueShares;
 import org.nineveils.veil.Kernel;
-import org.nineveils.veil.NumberSetting;
-import org.nineveils.veil.SettingValues;
 
 /**
  * Sums the shifts of all families for each channel, then takes them off; idle families cost

@@ -1,8 +1,8 @@
 package org.nineveils.veil.overlay;
 
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Columns;
 import org.nineveils.veil.Frame;
-import org.nineveils.veil.SettingValues;
 
 /** How much of the gradient's colour lies on each pixel; see {@link Overlay}. */
 final class GradientWeight {

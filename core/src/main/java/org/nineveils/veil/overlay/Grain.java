@@ -1,8 +1,8 @@
 package org.nineveils.veil.overlay;
 
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Frame;
-import org.nineveils.veil.SettingValues;
 
 /**
  * Film grain: random values on a lattice whose cells are a share of the long side, smoothly

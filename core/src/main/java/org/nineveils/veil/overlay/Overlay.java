@@ -1,11 +1,11 @@
 package org.nineveils.veil.overlay;
 
 import java.util.List;
+import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.Setting;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
-import org.nineveils.veil.NumberSetting;
-import org.nineveils.veil.Setting;
-import org.nineveils.veil.SettingValues;
 import org.nineveils.veil.VeilKind;
 
 /**

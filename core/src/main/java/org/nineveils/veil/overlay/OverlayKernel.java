@@ -1,10 +1,10 @@
 package org.nineveils.veil.overlay;
 
 import org.nineveils.colour.Hsl;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
-import org.nineveils.veil.SettingValues;
 
 /** The four parts one after the other; each is left out at amount 0. */
 final class OverlayKernel implements Kernel {

@@ -3,12 +3,12 @@ package org.nineveils.veil.tint;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.Setting;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.HueShares;
 import org.nineveils.veil.Kernel;
-import org.nineveils.veil.NumberSetting;
-import org.nineveils.veil.Setting;
-import org.nineveils.veil.SettingValues;
 import org.nineveils.veil.VeilKind;
 
 /**

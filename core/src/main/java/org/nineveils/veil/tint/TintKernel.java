@@ -2,10 +2,10 @@ package org.nineveils.veil.tint;
 
 import java.util.Arrays;
 import org.nineveils.colour.Hsl;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.HueShares;
 import org.nineveils.veil.Kernel;
-import org.nineveils.veil.SettingValues;
 
 /** Monochrome, colourise, two-way tint; each is left out at amount 0. */
 final class TintKernel implements Kernel {

@@ -1,7 +1,7 @@
 package org.nineveils.veil.tint;
 
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
-import org.nineveils.veil.SettingValues;
 
 /**
  * One colour for the shadows and one for the lights; see {@link Tint} for the formula.

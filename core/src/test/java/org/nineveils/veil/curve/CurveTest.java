@@ -10,8 +10,8 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.nineveils.picture.Picture;
+import org.nineveils.setting.CurvePoint;
 import org.nineveils.testing.Pictures;
-import org.nineveils.veil.CurvePoint;
 
 class CurveTest {
   private static MonotoneCubic curve(double... inOut) {

@@ -167,7 +167,7 @@ class LightTest {
   void whiteBalanceKeepsTheLuminanceOfWhite() {
     double[] white =
         Light.linear(
-                org.nineveils.veil.SettingValues.parse(
+                org.nineveils.setting.SettingValues.parse(
                     new Light().settings(), Map.of("temperature", 45, "tint", -20)))
             .apply(1, 1, 1);
     double[] xyz = Srgb.toXyz().apply(white[0], white[1], white[2]);

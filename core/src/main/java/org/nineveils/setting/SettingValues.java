@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.setting;
 
 import java.util.LinkedHashMap;
 import java.util.List;

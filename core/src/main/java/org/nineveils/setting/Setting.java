@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.setting;
 
 /**
  * The one description of a setting. Sliders, validation, JSON Schema, command-line help and the

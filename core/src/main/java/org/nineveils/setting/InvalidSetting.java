@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.setting;
 
 /** A value that a setting does not take; the message is a sentence naming setting and value. */
 public class InvalidSetting extends IllegalArgumentException {

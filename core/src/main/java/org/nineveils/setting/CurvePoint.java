@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.setting;
 
 /**
  * A point of a tone curve.

@@ -1,0 +1,59 @@
+package org.nineveils.mask;
+
+import org.nineveils.setting.SettingValues;
+
+/**
+ * One rule of a mask.
+ *
+ * @param kind its sort
+ * @param values its settings
+ * @param join how it is put together with the rules before it; without meaning for the first
+ * @param inverted selects what it would leave out
+ */
+public record Rule(RuleKind kind, SettingValues values, Join join, boolean inverted) {
+
+  /** How a rule is put together with what the rules before it select. */
+  public enum Join {
+    /** Where both select: a · b. */
+    AND("and"),
+    /** Where either selects: 1 − (1 − a)(1 − b). */
+    OR("or"),
+    /** Where this one does not: a · (1 − b); with an amount, a guard. */
+    MINUS("minus");
+
+    private final String id;
+
+    Join(String id) {
+      this.id = id;
+    }
+
+    /** Name in files and on screens. */
+    public String id() {
+      return id;
+    }
+
+    /**
+     * The join of that name.
+     *
+     * @throws IllegalArgumentException with a sentence if there is none
+     */
+    public static Join ofId(String id) {
+      for (Join join : values()) {
+        if (join.id.equals(id)) {
+          return join;
+        }
+      }
+      throw new IllegalArgumentException(
+          "Rules are joined by and, or, minus; not by “%s”.".formatted(id));
+    }
+
+    /** Puts the weight of a rule together with what was selected before it. */
+    float put(float before, float weight) {
+      return switch (this) {
+        case AND -> before * weight;
+        case OR -> before + weight - before * weight;
+        case MINUS -> before * (1 - weight);
+      };
+    }
+  }
+}

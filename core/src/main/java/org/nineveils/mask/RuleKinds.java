@@ -1,0 +1,31 @@
+package org.nineveils.mask;
+
+import java.util.List;
+import org.nineveils.setting.InvalidSetting;
+
+/** The sorts of rule that this build knows. */
+public final class RuleKinds {
+  private static final List<RuleKind> ALL =
+      List.of(new BrightnessRule(), new ColourRule(), new ShapeRule());
+
+  private RuleKinds() {}
+
+  /** All sorts, in the order of the screens. */
+  public static List<RuleKind> all() {
+    return ALL;
+  }
+
+  /**
+   * The sort of that id.
+   *
+   * @throws InvalidSetting naming the id
+   */
+  public static RuleKind ofId(String id) {
+    for (RuleKind kind : ALL) {
+      if (kind.id().equals(id)) {
+        return kind;
+      }
+    }
+    throw new InvalidSetting("There is no rule of a mask called “%s”.".formatted(id));
+  }
+}
