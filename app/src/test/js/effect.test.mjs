@@ -52,3 +52,16 @@ test("what a veil does is said in words too, not by its look alone", () => {
   const veil = { ...three.veils[0], lifted: true, mask: { cover: "brush-on" } };
   assert.equal(described(veil, kind), "Light · brush on · lifted");
 });
+
+test("a mask by rule starts with one rule at its start, and is everywhere again without rules", async () => {
+  const { newRule, ruled, ruleChanged, withRule, withoutRule } = await import("../../main/resources/static/js/bench/rules.js");
+  const sort = { id: "brightness", settings: [{ key: "from", start: 0 }, { key: "to", start: 100 }] };
+  const mask = ruled(sort);
+  assert.deepEqual(mask.rules[0], newRule(sort));
+  assert.deepEqual(mask.rules[0].settings, { from: 0, to: 100 });
+  const two = ruleChanged(withRule(mask, sort), 1, { join: "minus" });
+  assert.deepEqual(two.rules.map((r) => r.join), ["and", "minus"]);
+  assert.equal(mask.rules.length, 1);
+  assert.equal(withoutRule(two, 0).rules[0].join, "minus");
+  assert.deepEqual(withoutRule(mask, 0), { cover: "everywhere" });
+});

@@ -118,9 +118,10 @@ function open(id) {
   panel = null;
   const veil = id && veilOf(id);
   if (veil) {
-    panel = openVeil(veil, kinds.get(veil.kind), state.blends, {
+    panel = openVeil(veil, kinds.get(veil.kind), state.blends, { kinds: state.rules, most: state.maxRules }, {
       change: (fields, what) => take(changed(effect, id, fields), `${what} of ${veilOf(id).name}`),
       input: (key, value) => take(setTo(effect, id, key, value)),
+      mask: (mask) => take(changed(effect, id, { mask })),
       setting: (key, value, label) => take(setTo(effect, id, key, value), `${label} of ${veilOf(id).name}`),
       lift: () => lift(id),
       double: () => take(doubled(effect, id, newId()), `double ${veilOf(id).name}`),
@@ -161,10 +162,11 @@ function show() {
   const veil = veilOf(openId);
   const painted = (paint[openId]?.length ?? 0) > 0;
   panel?.show(veil, painted);
-  const brushed = veil !== undefined && veil.mask.cover === "brush-on" && !veil.lifted;
+  const masked = veil !== undefined && veil.mask.cover !== "everywhere";
+  const brushed = masked && !veil.lifted;
   if (brush.armed !== brushed) brush.arm(brushed);
-  stage.maskButton(veil !== undefined && (brushed || painted));
-  stage.label(brushed && !painted ? hiddenHint(veil) : "");
+  stage.maskButton(masked || painted);
+  stage.label(brushed && !painted && veil.mask.cover === "brush-on" ? hiddenHint(veil) : "");
   const n = effect.veils.length;
   const up = effect.veils.filter((v) => v.lifted).length;
   find("rail-count").textContent = n === 0 ? "no veil yet" : `${n} ${n === 1 ? "veil" : "veils"}${up ? ` · ${up} lifted` : ""} · drag a hem to set its opacity`;

@@ -56,6 +56,7 @@ export function doubled(effect, id, copyId) {
 export function described(veil, kind) {
   const parts = [kind.label];
   if (veil.mask.cover === "brush-on") parts.push("brush on");
+  if (veil.mask.cover === "by-rule") parts.push("by rule");
   if (veil.lifted) parts.push("lifted");
   return parts.join(" · ");
 }

@@ -1,5 +1,7 @@
 // What an open veil shows beside its cloth: name, blend mode, where it covers, its settings.
 import { settingsEditor } from "../editors/settings.js";
+import { ruleEditor } from "./rule-editor.js";
+import { ruled } from "./rules.js";
 
 const WIDTHS = { curve: 690, colour: 740, ink: 720, tint: 870, edge: 790, overlay: 720, light: 830 };
 
@@ -19,11 +21,12 @@ const button = (text, title, run, classes = "button quiet small") => {
  * @param veil the veil
  * @param kind its descriptors
  * @param blends blend modes
- * @param on { change(fields, label), input(key, value), setting(key, value, label), lift, double,
+ * @param rules { kinds, most }: sorts of rule that masks are made of
+ * @param on { change(fields, label), input(key, value), mask(mask), setting(key, value, label), lift, double,
  *   drop, close, clear, fill }
  * @returns { element, show(veil), tones(histogram) }
  */
-export function openVeil(veil, kind, blends, on) {
+export function openVeil(veil, kind, blends, rules, on) {
   const name = element("input", { className: "title-edit", maxLength: 60, value: veil.name });
   name.setAttribute("aria-label", "Name of the veil");
   name.addEventListener("change", () => {
@@ -53,11 +56,17 @@ export function openVeil(veil, kind, blends, on) {
   const choices = [
     ["everywhere", "Everywhere"],
     ["brush-on", "Brush on"],
+    ["by-rule", "By rule"],
   ].map(([cover, label]) => {
-    const made = button(label, "", () => on.change({ mask: { cover } }, "mask"), "");
+    const made = button(label, "", () => choose(cover), "");
     made.dataset.cover = cover;
     return made;
   });
+  function choose(cover) {
+    if (cover === shown.mask.cover) return;
+    lookAt(cover === "by-rule");
+    on.change({ mask: cover === "by-rule" ? ruled(rules.kinds[0]) : { cover } }, "mask");
+  }
   covers.append(...choices);
   const meant = element("input", { className: "meant", maxLength: 40, placeholder: "eyes, skin …" });
   meant.addEventListener("change", () => on.change({ meantFor: meant.value.trim() }, "meant for"));
@@ -65,14 +74,41 @@ export function openVeil(veil, kind, blends, on) {
   const clear = button("Clear the paint", "Take all paint off, on this photo", on.clear);
   const cover = element("div", { className: "cover" }, covers, meantFor, clear);
 
+  const sides = element("span", { className: "either" });
+  const [settingsSide, rulesSide] = ["Settings", "Rules"].map((text) => button(text, "", () => lookAt(text === "Rules"), ""));
+  sides.append(settingsSide, rulesSide);
+  cover.append(sides);
+  const ruleBox = ruleEditor(rules.kinds, rules.most, {
+    input: (mask) => on.mask(mask),
+    change: (mask, label) => on.change({ mask }, label),
+  });
+
   const editor = settingsEditor(kind, veil.settings, { input: on.input, change: on.setting });
   const settings = element("div", { className: "settings" }, editor.element);
-  const panel = element("div", { className: "open" }, header, cover, settings);
+  const masks = element("div", { className: "settings" }, ruleBox.element);
+  let shown = veil;
+  let looking = false;
+
+  /** Settings of the kind, or rules of the mask: one of the two is in sight. */
+  function lookAt(atRules) {
+    looking = atRules;
+    settings.hidden = atRules;
+    masks.hidden = !atRules;
+    settingsSide.setAttribute("aria-pressed", String(!atRules));
+    rulesSide.setAttribute("aria-pressed", String(atRules));
+  }
+  const panel = element("div", { className: "open" }, header, cover, settings, masks);
+  lookAt(false);
   panel.addEventListener("keydown", (event) => {
     if (event.key === "Escape" && event.target.matches("input, select")) event.target.blur();
   });
 
   function show(next, painted) {
+    shown = next;
+    const byRule = next.mask.cover === "by-rule";
+    sides.hidden = !byRule;
+    if (!byRule && looking) lookAt(false);
+    ruleBox.show(next.mask);
     if (document.activeElement !== name) name.value = name.defaultValue = next.name;
     blend.value = next.blend;
     lift.textContent = next.lifted ? "Let down" : "Lift";

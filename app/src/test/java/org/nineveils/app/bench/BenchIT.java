@@ -118,6 +118,33 @@ class BenchIT {
   }
 
   @Test
+  void aMaskByRuleFollowsThePhotoAndRulesAreJoined() {
+    bench.hang("light");
+    List<Integer> light = bench.colour(0.4, 0.75);
+    List<Integer> dark = bench.colour(0.75, 0.8);
+    bench.set("exposure", -2);
+    page.locator("[data-cover=by-rule]").click();
+    bench.settle();
+    bench.setRule(0, "from", 70);
+    bench.setRule(0, "featherBelow", 5);
+    assertThat(bench.colour(0.75, 0.8)).as("darker than the range").isEqualTo(dark);
+    assertThat(bench.colour(0.4, 0.75).get(1)).isLessThan(light.get(1) - 40);
+
+    page.locator(".rule-adder button", new Page.LocatorOptions().setHasText("By shape")).click();
+    bench.settle();
+    page.locator(".rule-box select").selectOption("minus");
+    bench.settle();
+    bench.setRule(1, "size", 100);
+    assertThat(bench.colour(0.4, 0.75)).as("guarded by the shape").isEqualTo(light);
+    page.locator(".rule-box").nth(1).getByText("Drop").click();
+    bench.settle();
+    assertThat(bench.colour(0.4, 0.75).get(1)).isLessThan(light.get(1) - 40);
+    Fields mask = veils().get(0).object("mask");
+    assertThat(mask.objects("rules", r -> r.text("kind"))).containsExactly("brightness");
+    assertThat(page.locator(".veil .what").innerText()).contains("by rule");
+  }
+
+  @Test
   void slidersMoveByDragWheelAndKeysAndGoBackByDoubleClick() {
     bench.hang("light");
     Locator exposure = page.locator(".setting[data-key=exposure] input[type=range]");

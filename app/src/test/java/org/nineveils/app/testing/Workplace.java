@@ -73,7 +73,16 @@ public final class Workplace {
 
   /** Types a number into a setting of the open veil. */
   public void set(String key, double value) {
-    Locator number = page.locator(".open .setting[data-key=" + key + "] input[type=number]");
+    type(page.locator(".open .setting[data-key=" + key + "] input[type=number]"), value);
+  }
+
+  /** Types a number into a setting of one of the open veil's rules. */
+  public void setRule(int index, String key, double value) {
+    Locator rule = page.locator(".rule-box").nth(index);
+    type(rule.locator(".setting[data-key=" + key + "] input[type=number]"), value);
+  }
+
+  private void type(Locator number, double value) {
     number.fill(String.valueOf(value));
     number.press("Enter");
     settle();

@@ -1,0 +1,101 @@
+// The rules of a veil's mask, side by side: how each is joined to the ones before it, whether it is
+// turned round, and its settings.
+import { slider } from "../editors/slider.js";
+import { ruleChanged, withRule, withoutRule } from "./rules.js";
+
+const JOINS = [
+  ["and", "and"],
+  ["or", "or"],
+  ["minus", "minus"],
+];
+
+/**
+ * @param kinds sorts of rule with their descriptors
+ * @param most most rules of a mask
+ * @param on { input(mask): while a slider moves, change(mask, label): when it rests }
+ * @returns { element, show(mask) }
+ */
+export function ruleEditor(kinds, most, on) {
+  const element = document.createElement("div");
+  element.className = "rules";
+  let mask = null;
+  let shape = "";
+  let sliders = [];
+
+  function show(next) {
+    mask = next;
+    const rules = next.rules ?? [];
+    const now = JSON.stringify(rules.map((r) => [r.kind, r.join, r.inverted]));
+    if (now !== shape) {
+      shape = now;
+      sliders = [];
+      element.replaceChildren(...rules.map(column), ...(rules.length < most ? [adder()] : []));
+    }
+    rules.forEach((rule, i) => {
+      for (const [key, made] of sliders[i]) made.set(rule.settings[key]);
+    });
+  }
+
+  function column(rule, index) {
+    const kind = kinds.find((k) => k.id === rule.kind);
+    const box = document.createElement("section");
+    box.className = "rule-box";
+    box.dataset.rule = rule.kind;
+    const head = document.createElement("header");
+    if (index > 0) head.append(joinChooser(rule, index));
+    const name = document.createElement("b");
+    name.textContent = kind.label;
+    head.append(
+      name,
+      button(rule.inverted ? "Inverted" : "Invert", rule.inverted, () =>
+        on.change(ruleChanged(mask, index, { inverted: !mask.rules[index].inverted }), "inverted rule"),
+      ),
+      button("Drop", false, () => on.change(withoutRule(mask, index), "dropped rule")),
+    );
+    box.append(head);
+    sliders[index] = new Map();
+    for (const setting of kind.settings) {
+      const give = (value) =>
+        ruleChanged(mask, index, { settings: { ...mask.rules[index].settings, [setting.key]: value } });
+      const made = slider(setting, rule.settings[setting.key], {
+        input: (value) => on.input(give(value)),
+        change: (value) => on.change(give(value), `${setting.label} of the mask`),
+      });
+      sliders[index].set(setting.key, made);
+      box.append(made.element);
+    }
+    return box;
+  }
+
+  function joinChooser(rule, index) {
+    const select = document.createElement("select");
+    select.setAttribute("aria-label", "Joined by");
+    for (const [value, text] of JOINS) select.add(new Option(text, value, false, value === rule.join));
+    select.addEventListener("change", () => on.change(ruleChanged(mask, index, { join: select.value }), "joined rule"));
+    return select;
+  }
+
+  function adder() {
+    const box = document.createElement("div");
+    box.className = "rule-adder";
+    const words = document.createElement("span");
+    words.textContent = "Add a rule";
+    box.append(words);
+    for (const kind of kinds) {
+      box.append(button(kind.label, false, () => on.change(withRule(mask, kind), `rule ${kind.label.toLowerCase()}`)));
+    }
+    return box;
+  }
+
+  return { element, show };
+}
+
+function button(text, pressed, run) {
+  const made = document.createElement("button");
+  made.type = "button";
+  made.className = "button quiet small";
+  made.textContent = text;
+  if (pressed) made.setAttribute("aria-pressed", "true");
+  made.addEventListener("click", run);
+  return made;
+}

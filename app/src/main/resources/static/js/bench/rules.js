@@ -1,0 +1,27 @@
+// The rules of a mask as data: every function gives a new mask.
+
+/** A rule of a sort with every setting at its start. */
+export const newRule = (kind) => ({
+  kind: kind.id,
+  join: "and",
+  inverted: false,
+  settings: Object.fromEntries(kind.settings.map((s) => [s.key, s.start])),
+});
+
+/** A mask by rule that starts with one rule. */
+export const ruled = (kind) => ({ cover: "by-rule", rules: [newRule(kind)] });
+
+/** The mask with one more rule. */
+export const withRule = (mask, kind) => ({ ...mask, rules: [...mask.rules, newRule(kind)] });
+
+/** The mask with some fields of a rule changed. */
+export const ruleChanged = (mask, index, fields) => ({
+  ...mask,
+  rules: mask.rules.map((rule, i) => (i === index ? { ...rule, ...fields } : rule)),
+});
+
+/** The mask without a rule; everywhere when none is left. */
+export function withoutRule(mask, index) {
+  const rules = mask.rules.filter((_, i) => i !== index);
+  return rules.length === 0 ? { cover: "everywhere" } : { ...mask, rules };
+}
