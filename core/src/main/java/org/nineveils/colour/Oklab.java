@@ -9,26 +9,50 @@ package org.nineveils.colour;
  * is below 1e-5.
  */
 public final class Oklab {
-  private static final float[] TO_CONES = {
-    0.4122214708f, 0.5363325363f, 0.0514459929f,
-    0.2119034982f, 0.6806995451f, 0.1073969566f,
-    0.0883024619f, 0.2817188376f, 0.6299787005f
-  };
-  private static final float[] TO_LAB = {
-    0.2104542553f, 0.7936177850f, -0.0040720468f,
-    1.9779984951f, -2.4285922050f, 0.4505937099f,
-    0.0259040371f, 0.7827717662f, -0.8086757660f
-  };
-  private static final float[] FROM_LAB = {
-    1f, 0.3963377774f, 0.2158037573f,
-    1f, -0.1055613458f, -0.0638541728f,
-    1f, -0.0894841775f, -1.2914855480f
-  };
-  private static final float[] FROM_CONES = {
-    4.0767416621f, -3.3077115913f, 0.2309699292f,
-    -1.2684380046f, 2.6097574011f, -0.3413193965f,
-    -0.0041960863f, -0.7034186147f, 1.7076147010f
-  };
+  private static final float[] TO_CONES =
+      floats(
+          0.4122214708,
+          0.5363325363,
+          0.0514459929,
+          0.2119034982,
+          0.6806995451,
+          0.1073969566,
+          0.0883024619,
+          0.2817188376,
+          0.6299787005);
+  private static final float[] TO_LAB =
+      floats(
+          0.2104542553,
+          0.7936177850,
+          -0.0040720468,
+          1.9779984951,
+          -2.4285922050,
+          0.4505937099,
+          0.0259040371,
+          0.7827717662,
+          -0.8086757660);
+  private static final float[] FROM_LAB =
+      floats(
+          1,
+          0.3963377774,
+          0.2158037573,
+          1,
+          -0.1055613458,
+          -0.0638541728,
+          1,
+          -0.0894841775,
+          -1.2914855480);
+  private static final float[] FROM_CONES =
+      floats(
+          4.0767416621,
+          -3.3077115913,
+          0.2309699292,
+          -1.2684380046,
+          2.6097574011,
+          -0.3413193965,
+          -0.0041960863,
+          -0.7034186147,
+          1.7076147010);
 
   /*
    * How: x^(1/3) = (x^⅛)^(8/3); after three square roots the power is smooth on a short interval, so
@@ -42,6 +66,14 @@ public final class Oklab {
       Chebyshev.fit(y -> Math.pow(y, 8.0 / 3), Math.pow(LOWEST, 1.0 / 8), 1, DEGREE);
 
   private Oklab() {}
+
+  private static float[] floats(double... published) {
+    float[] out = new float[published.length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = (float) published[i];
+    }
+    return out;
+  }
 
   /**
    * From linear sRGB.

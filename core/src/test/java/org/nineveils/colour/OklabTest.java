@@ -37,8 +37,8 @@ class OklabTest {
     float[] b = new float[n];
     for (int i = 0; i < n; i++) {
       r[i] = (i % 16) / 15f;
-      g[i] = (i / 16 % 16) / 15f;
-      b[i] = (i / 256) / 15f;
+      g[i] = ((i >> 4) % 16) / 15f;
+      b[i] = (i >> 8) / 15f;
     }
     float[] l = r.clone();
     float[] x = g.clone();
