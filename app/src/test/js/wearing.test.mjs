@@ -1,6 +1,6 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
-import { brushedVeil, changed, painted, veilChanged, veilState } from "../../main/resources/static/js/fitting/wearing.js";
+import { brushedVeil, changed, paintable, painted, veilChanged, veilState } from "../../main/resources/static/js/fitting/wearing.js";
 
 const veil = (id, cover, lifted = false) => ({ id, opacity: 0.8, lifted, mask: { cover } });
 const worn = (effect) => ({ effect, opacity: 1, lifted: false, veils: {}, paint: {} });
@@ -24,6 +24,12 @@ test("a veil is as the effect has it until the fitting changes it", () => {
 test("strokes are added on top of those before", () => {
   const twice = painted(painted(fitting, "red", "v", 1), "red", "v", 2);
   assert.deepEqual(twice.worn[1].paint.v, [1, 2]);
+});
+
+test("paint can be put on every mask but everywhere, while the veil is down", () => {
+  assert.equal(paintable(fitting, "red", veil("a", "by-rule")), true);
+  assert.equal(paintable(fitting, "red", veil("a", "everywhere")), false);
+  assert.equal(paintable(fitting, "red", veil("a", "brush-on", true)), false);
 });
 
 test("the brush is for the first brush-on veil that is down", () => {

@@ -53,6 +53,7 @@ export class Card {
 
   #line(veil, { lifted }, brushed) {
     const brushOn = veil.mask.cover === "brush-on";
+    const masked = veil.mask.cover !== "everywhere";
     const row = document.createElement("div");
     row.className = "veil-line";
     row.dataset.kind = veil.kind;
@@ -60,9 +61,9 @@ export class Card {
     row.classList.toggle("is-woven", brushOn);
     row.classList.toggle("is-lifted", lifted);
     const name = document.createElement("span");
-    name.textContent = veil.name + (brushOn ? ` · brush on ${veil.meantFor}`.trimEnd() : "");
+    name.textContent = veil.name + (veil.mask.cover === "by-rule" ? " · by rule" : brushOn ? ` · brush on ${veil.meantFor}`.trimEnd() : "");
     const buttons = document.createElement("span");
-    if (brushOn && !lifted && veil.id !== brushed?.id) {
+    if (masked && !lifted && veil.id !== brushed?.id) {
       buttons.append(button("Brush", () => this.on.brush(veil)));
     }
     buttons.append(button(lifted ? "Let down" : "Lift", () => this.on.veil(veil, { lifted: !lifted }, true)));

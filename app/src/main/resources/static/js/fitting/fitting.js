@@ -9,7 +9,7 @@ import { PICKS, stageKeys } from "../stage/keys.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { Card } from "./card.js";
-import { brushedVeil, changed, painted, veilChanged } from "./wearing.js";
+import { brushedVeil, changed, paintable, painted, veilChanged } from "./wearing.js";
 
 const TRY_AFTER_MS = 90;
 const root = document.querySelector("main[data-fitting]");
@@ -126,7 +126,8 @@ function show() {
   if (!isWorn(openKey)) openKey = fitting.worn.at(-1)?.effect ?? null;
   const piece = pieces.get(openKey);
   const veil = piece?.effect.veils.find((v) => v.id === brushed?.id);
-  brushed = piece ? (veil && brushedVeil(fitting, openKey, { veils: [veil] })) || brushedVeil(fitting, openKey, piece.effect) : null;
+  const kept = veil && paintable(fitting, openKey, veil);
+  brushed = kept ? veil : brushedVeil(fitting, openKey, piece?.effect);
   const items = fitting.worn.filter((w) => pieces.has(w.effect)).map((w) => item(w, pieces.get(w.effect)));
   rail.show(items, openKey);
   for (const [key, button] of offers) button.setAttribute("aria-pressed", String(isWorn(key)));
@@ -139,7 +140,7 @@ function show() {
   const strokes = armed ? (fitting.worn.find((w) => w.effect === openKey).paint[brushed.id] ?? []) : [];
   find("paint-buttons").hidden = strokes.length === 0;
   find("save-paint").href = `${base}${state.id}/paint?effect=${encodeURIComponent(openKey)}`;
-  stage.label(trying ? pieces.get(trying).name : armed && strokes.length === 0 ? hiddenHint(brushed) : "");
+  stage.label(trying ? pieces.get(trying).name : armed && strokes.length === 0 && brushed.mask.cover === "brush-on" ? hiddenHint(brushed) : "");
 }
 
 function item(worn, piece) {

@@ -26,8 +26,12 @@ export function painted(fitting, key, veilId, stroke) {
   return changed(fitting, key, { paint });
 }
 
-/** The veil that the brush is for: the first brush-on veil that is down, or null. */
+/** Whether paint can be put on a veil: on every mask but everywhere, while it is down. */
+export const paintable = (fitting, key, veil) =>
+  veil.mask.cover !== "everywhere" && !veilState(fitting, key, veil).lifted;
+
+/** The veil that the brush is for at first: the first brush-on veil that is down, or null. */
 export function brushedVeil(fitting, key, effect) {
-  const down = (veil) => !veilState(fitting, key, veil).lifted;
-  return effect?.veils.find((veil) => veil.mask.cover === "brush-on" && down(veil)) ?? null;
+  const waits = (veil) => veil.mask.cover === "brush-on" && paintable(fitting, key, veil);
+  return effect?.veils.find(waits) ?? null;
 }

@@ -58,11 +58,11 @@ class Screenshots {
     try (var observed = RunningApp.demo().page()) {
       Page page = observed.page();
       Workplace place = new Workplace(page);
-      page.navigate("/bench/5?photo=3");
+      atTheBench(page, "Oat matte", 3);
       place.settle();
       place.pick("Oat curve");
       shoot(page, "bench");
-      page.navigate("/bench/10?photo=1");
+      atTheBench(page, "Settle redness", 1);
       place.settle();
       place.pick("Redness out");
       page.keyboard().press("m");
@@ -88,6 +88,13 @@ class Screenshots {
       place.paint(0.49, 0.4, 0.5, 0.41);
       shoot(page, "fitting");
     }
+  }
+
+  private static void atTheBench(Page page, String effect, int photo) {
+    page.navigate("/kits/1");
+    String address =
+        page.locator("[aria-label='Open " + effect + " at the bench']").getAttribute("href");
+    page.navigate(address + "?photo=" + photo);
   }
 
   @Test
