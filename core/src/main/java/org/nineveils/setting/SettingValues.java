@@ -56,6 +56,13 @@ public final class SettingValues {
     return get(setting) / 100;
   }
 
+  /** Whether all settings are at their start, leaving one aside that only bends the others. */
+  public boolean atStartBut(Setting<?> aside) {
+    return settings.stream()
+        .filter(setting -> setting != aside)
+        .allMatch(setting -> setting.start().equals(values.get(setting.key())));
+  }
+
   /** All values as JSON takes them, in the order of the descriptors. */
   public Map<String, Object> format() {
     Map<String, Object> out = new LinkedHashMap<>();

@@ -2,10 +2,12 @@ package org.nineveils.app.desk;
 
 import java.io.IOException;
 import java.util.Map;
+import org.nineveils.app.data.Journal;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Answers;
 import org.nineveils.app.web.NotFound;
+import org.nineveils.app.web.Undo;
 import org.nineveils.release.Release;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -23,16 +25,19 @@ import org.springframework.web.multipart.MultipartFile;
 class DeskController {
   private final DeskService desk;
   private final PhotoService photos;
+  private final Journal journal;
 
-  DeskController(DeskService desk, PhotoService photos) {
+  DeskController(DeskService desk, PhotoService photos, Journal journal) {
     this.desk = desk;
     this.photos = photos;
+    this.journal = journal;
   }
 
   @GetMapping("/desk")
   String all(Model model) {
     model.addAttribute("releases", desk.all());
     model.addAttribute("photos", photos.all(Side.DESK));
+    model.addAttribute("undo", Undo.of(journal, PhotoService.scope(Side.DESK)));
     return "desk/desk";
   }
 

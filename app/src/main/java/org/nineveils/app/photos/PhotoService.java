@@ -13,9 +13,6 @@ import org.springframework.stereotype.Service;
 /** Takes photos in and gives them out as pictures. */
 @Service
 public class PhotoService {
-  /** What undo on the page of photos looks at. */
-  public static final String SCOPE = "photos";
-
   private final PhotoStore store;
   private final Blobs blobs;
   private final Journal journal;
@@ -27,6 +24,11 @@ public class PhotoService {
     this.journal = journal;
     this.decoded =
         new DecodedPhotos(photo -> PictureReader.read(blobs.get(photo.sha()), photo.name()));
+  }
+
+  /** What undo on a page of photos looks at: each side its own. */
+  public static String scope(Side side) {
+    return "photos:" + side.id();
   }
 
   public List<Photo> all(Side side) {
@@ -55,7 +57,7 @@ public class PhotoService {
     String sha = blobs.put(bytes);
     long id =
         journal.edit(
-            SCOPE,
+            scope(side),
             "add " + shown,
             () -> store.add(side, freeName(side, shown), sha, picture.width(), picture.height()));
     Photo photo = get(id);
@@ -68,7 +70,7 @@ public class PhotoService {
     Photo photo = get(id);
     String clean = Names.check("A photo", name);
     journal.edit(
-        SCOPE,
+        scope(Side.ofId(photo.side())),
         "rename " + photo.name(),
         () -> {
           if (!clean.equalsIgnoreCase(photo.name())
@@ -84,7 +86,7 @@ public class PhotoService {
   public void remove(long id) {
     Photo photo = get(id);
     journal.edit(
-        SCOPE,
+        scope(Side.ofId(photo.side())),
         "take off " + photo.name(),
         () -> {
           store.remove(id);

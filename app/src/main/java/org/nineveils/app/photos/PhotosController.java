@@ -32,7 +32,7 @@ class PhotosController {
   @GetMapping("/photos")
   String wall(Model model) {
     model.addAttribute("photos", photos.all(Side.WALL));
-    model.addAttribute("undo", Undo.of(journal, PhotoService.SCOPE));
+    model.addAttribute("undo", Undo.of(journal, PhotoService.scope(Side.WALL)));
     model.addAttribute("maxMegabytes", Limits.MAX_BYTES >> 20);
     return "photos/wall";
   }
@@ -59,9 +59,9 @@ class PhotosController {
     return Map.of();
   }
 
-  @PostMapping("/api/photos/undo")
+  @PostMapping("/api/photos/{side}/undo")
   @ResponseBody
-  Map<String, Object> undo(@RequestParam("redo") boolean redo) {
-    return Undo.run(journal, PhotoService.SCOPE, redo);
+  Map<String, Object> undo(@PathVariable("side") String side, @RequestParam("redo") boolean redo) {
+    return Undo.run(journal, PhotoService.scope(Side.ofId(side)), redo);
   }
 }

@@ -91,9 +91,7 @@ public final class Colour implements VeilKind {
   /** Gentleness alone has nothing to bend. */
   @Override
   public boolean isIdentity(SettingValues values) {
-    return settings().stream()
-        .filter(setting -> setting != GENTLE)
-        .allMatch(setting -> values.get(setting).equals(setting.start()));
+    return values.atStartBut(GENTLE);
   }
 
   /**

@@ -104,8 +104,6 @@ public final class Ink implements VeilKind {
   /** The way of counting alone shifts nothing. */
   @Override
   public boolean isIdentity(SettingValues values) {
-    return settings().stream()
-        .filter(setting -> setting != ABSOLUTE)
-        .allMatch(setting -> values.get(setting).equals(setting.start()));
+    return values.atStartBut(ABSOLUTE);
   }
 }

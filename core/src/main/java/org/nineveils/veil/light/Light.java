@@ -88,9 +88,7 @@ public final class Light implements VeilKind {
   /** The shoulder alone has nothing to bend. */
   @Override
   public boolean isIdentity(SettingValues values) {
-    return settings().stream()
-        .filter(setting -> setting != SHOULDER)
-        .allMatch(setting -> values.get(setting).equals(setting.start()));
+    return values.atStartBut(SHOULDER);
   }
 
   /** What is done in linear light, as one matrix on linear sRGB. */
