@@ -1,6 +1,7 @@
 // The bench: an effect is built veil by veil on a photo.
 import { send } from "../web/http.js";
 import { listen } from "../web/keys.js";
+import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
 import { Saver } from "../web/saver.js";
 import { say, sayFault } from "../web/say.js";
 import { Brush } from "../stage/brush.js";
@@ -66,22 +67,8 @@ function request() {
   return stroke ? { ...body, stroke, veil: openId } : body;
 }
 
-const saved = find("saved");
-const saver = new Saver(state.rev, (rev, next) => send("PUT", api, { rev, ...next }), ({ saving, saved: answer, fault, idle }) => {
-  if (saving) saved.textContent = "Saving";
-  if (answer?.undo) showUndo(answer.undo);
-  if (idle) saved.textContent = "Saved";
-  if (fault) {
-    saved.textContent = "Not saved";
-    if (fault.status === 409) say(fault.message, { fault: true, label: "Reload", action: () => location.reload() });
-    else sayFault(fault);
-  }
-});
-
-function showUndo({ canUndo, canRedo }) {
-  document.querySelector("[data-undo-button]").disabled = !canUndo;
-  document.querySelector("[data-redo-button]").disabled = !canRedo;
-}
+const put = (rev, next) => send("PUT", api, { rev, ...next });
+const saver = new Saver(state.rev, put, savedLine((fault) => fault.status === 409));
 
 /** Shows an effect and asks for its picture; stores it where a label says what was done. */
 function take(next, label) {
@@ -183,9 +170,9 @@ const brush = new Brush(stage, document.querySelector("[data-brush]"), {
   async done(next) {
     stroke = next;
     storing = true;
-    const veil = openId;
-    const answer = await saver.queue(() => send("POST", `${api}/paint`, { photo: photo.id, veil, stroke: next }));
-    if (answer) paint = { ...paint, [veil]: [...(paint[veil] ?? []), next] };
+    const [veil, on] = [openId, photo]; // another may be open, or shown, when its turn comes
+    const answer = await saver.queue(() => send("POST", `${api}/paint`, { photo: on.id, veil, stroke: next }));
+    if (answer && photo === on) paint = { ...paint, [veil]: [...(paint[veil] ?? []), next] };
     if (stroke === next) stroke = null;
     storing = false;
     show();
@@ -245,8 +232,7 @@ function showPhoto() {
 }
 
 for (const p of photos.values()) p.button.addEventListener("click", () => choosePhoto(p));
-document.querySelector("[data-undo-button]").addEventListener("click", () => undo(false));
-document.querySelector("[data-redo-button]").addEventListener("click", () => undo(true));
+listenUndo(undo);
 find("note").addEventListener("change", (event) => take({ ...effect, note: event.target.value }, "note"));
 
 listen([

@@ -22,8 +22,8 @@ const button = (text, title, run, classes = "button quiet small") => {
  * @param kind its descriptors
  * @param blends blend modes
  * @param rules { kinds, most }: sorts of rule that masks are made of
- * @param on { change(fields, label), input(key, value), mask(mask), setting(key, value, label), lift, double,
- *   drop, close, clear, fill }
+ * @param on { change(fields, label), input(key, value), mask(mask), setting(key, value, label),
+ *   lift, double, drop, close, clear }
  * @returns { element, show(veil), tones(histogram) }
  */
 export function openVeil(veil, kind, blends, rules, on) {
@@ -79,7 +79,7 @@ export function openVeil(veil, kind, blends, rules, on) {
   sides.append(settingsSide, rulesSide);
   cover.append(sides);
   const ruleBox = ruleEditor(rules.kinds, rules.most, {
-    input: (mask) => on.mask(mask),
+    input: on.mask,
     change: (mask, label) => on.change({ mask }, label),
   });
 
@@ -87,11 +87,9 @@ export function openVeil(veil, kind, blends, rules, on) {
   const settings = element("div", { className: "settings" }, editor.element);
   const masks = element("div", { className: "settings" }, ruleBox.element);
   let shown = veil;
-  let looking = false;
 
   /** Settings of the kind, or rules of the mask: one of the two is in sight. */
   function lookAt(atRules) {
-    looking = atRules;
     settings.hidden = atRules;
     masks.hidden = !atRules;
     settingsSide.setAttribute("aria-pressed", String(!atRules));
@@ -107,7 +105,7 @@ export function openVeil(veil, kind, blends, rules, on) {
     shown = next;
     const byRule = next.mask.cover === "by-rule";
     sides.hidden = !byRule;
-    if (!byRule && looking) lookAt(false);
+    if (!byRule) lookAt(false);
     ruleBox.show(next.mask);
     if (document.activeElement !== name) name.value = name.defaultValue = next.name;
     blend.value = next.blend;

@@ -44,19 +44,12 @@ export function settingsEditor(kind, values, on) {
   }
 
   function table(name, own) {
-    const made = document.createElement("section");
-    const title = document.createElement("h3");
-    title.textContent = name;
-    tables.push(matrix(own, values, on));
-    made.className = "group";
-    made.append(title, tables.at(-1).element);
-    return made;
+    const made = matrix(own, values, on);
+    tables.push(made);
+    return titled(name, made.element);
   }
 
   function group(name, own) {
-    const made = document.createElement("section");
-    const heading = document.createElement("h3");
-    heading.textContent = name;
     const box = document.createElement("div");
     box.className = "sliders";
     box.style.setProperty("--unit", `${Math.max(...own.map((n) => n.unit.length)) - 0.1}ch`);
@@ -69,9 +62,7 @@ export function settingsEditor(kind, values, on) {
       sliders.set(setting.key, one);
       box.append(one.element);
     }
-    made.className = "group";
-    made.append(heading, box);
-    return made;
+    return titled(name, box);
   }
 
   return {
@@ -83,4 +74,13 @@ export function settingsEditor(kind, values, on) {
     },
     tones: (histogram) => curve?.tones(histogram),
   };
+}
+
+function titled(name, content) {
+  const made = document.createElement("section");
+  made.className = "group";
+  const heading = document.createElement("h3");
+  heading.textContent = name;
+  made.append(heading, content);
+  return made;
 }

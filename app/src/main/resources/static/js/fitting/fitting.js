@@ -1,6 +1,7 @@
 // The fitting room: effects of a kit or a release, worn by one photo.
 import { send } from "../web/http.js";
 import { listen } from "../web/keys.js";
+import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
 import { Saver } from "../web/saver.js";
 import { say, sayFault } from "../web/say.js";
 import { Brush } from "../stage/brush.js";
@@ -47,22 +48,8 @@ function request() {
   return stroke ? { fitting, stroke, veil: brushed.id, strokeOn: openKey } : { fitting };
 }
 
-const saved = find("saved");
 const put = (rev, next) => send("PUT", api, { rev, ...next });
-const saver = new Saver(state.rev, put, ({ saving, saved: answer, fault, idle }) => {
-  if (saving) saved.textContent = "Saving";
-  if (answer?.undo) showUndo(answer.undo);
-  if (idle) saved.textContent = "Saved";
-  if (fault) {
-    saved.textContent = "Not saved";
-    say(fault.message, { fault: true, label: "Reload", action: () => location.reload() });
-  }
-});
-
-function showUndo({ canUndo, canRedo }) {
-  document.querySelector("[data-undo-button]").disabled = !canUndo;
-  document.querySelector("[data-redo-button]").disabled = !canRedo;
-}
+const saver = new Saver(state.rev, put, savedLine(() => true));
 
 function take(next, label) {
   fitting = next;
@@ -217,8 +204,7 @@ for (const button of photoButtons) button.addEventListener("click", () => goTo(b
 find("take-off").addEventListener("click", () => ask("POST", "take-off", { effect: openKey }));
 find("clear-paint").addEventListener("click", () => ask("POST", "clear-paint", { effect: openKey, veil: brushed.id }));
 const undo = (redo) => ask("POST", `undo?redo=${redo}`);
-document.querySelector("[data-undo-button]").addEventListener("click", () => undo(false));
-document.querySelector("[data-redo-button]").addEventListener("click", () => undo(true));
+listenUndo(undo);
 
 listen([
   { keys: PICKS, shown: ["1", "9"], says: "pick an effect on the rail", run: (e) => fitting.worn[e.key - 1] && open(fitting.worn[e.key - 1].effect) },

@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.List;
+import org.nineveils.colour.Luma;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
@@ -44,7 +45,7 @@ final class BrightnessRule implements RuleKind {
     return (plain, first, n, x, y, out, at) -> {
       for (int i = 0; i < n; i++) {
         int p = first + i;
-        float luma = 0.2126f * plain[0][p] + 0.7152f * plain[1][p] + 0.0722f * plain[2][p];
+        float luma = Luma.of(plain[0][p], plain[1][p], plain[2][p]);
         float low = RuleKind.smooth((luma - from) / below + 1);
         float high = RuleKind.smooth((to - luma) / above + 1);
         out[at + i] = low * high;

@@ -22,8 +22,8 @@ final class ProofRun {
    */
   record Progress(int done, int total, boolean running, long secondsLeft) {}
 
+  private final List<Cell> sheet;
   private final List<Cell> cells;
-  private final int before;
   private final long started = System.nanoTime();
   private final AtomicInteger next = new AtomicInteger();
   private final AtomicInteger made = new AtomicInteger();
@@ -32,12 +32,17 @@ final class ProofRun {
   /**
    * A run over the cells that are missing.
    *
-   * @param missing cells to make
-   * @param before cells that were there already
+   * @param sheet all cells of the sheet
+   * @param missing those of them to make
    */
-  ProofRun(List<Cell> missing, int before) {
+  ProofRun(List<Cell> sheet, List<Cell> missing) {
+    this.sheet = List.copyOf(sheet);
     this.cells = List.copyOf(missing);
-    this.before = before;
+  }
+
+  /** All cells of the sheet, as they were when the run was started. */
+  List<Cell> sheet() {
+    return sheet;
   }
 
   /** The next cell to make, or null when all are given out or the run was stopped. */
@@ -67,6 +72,7 @@ final class ProofRun {
     int left = cells.size() - n;
     double seconds = (System.nanoTime() - started) / 1e9;
     long secondsLeft = n == 0 ? 0 : (long) Math.ceil(seconds / n * left);
-    return new Progress(before + n, before + cells.size(), isRunning(), secondsLeft);
+    int before = sheet.size() - cells.size();
+    return new Progress(before + n, sheet.size(), isRunning(), secondsLeft);
   }
 }

@@ -53,7 +53,7 @@ class ProofService {
   }
 
   /** The cells of a kit's sheet as the kit is now, photo by photo. */
-  List<ProofRun.Cell> cells(long kitId) {
+  private List<ProofRun.Cell> cells(long kitId) {
     Map<Long, Effect> columns = new LinkedHashMap<>();
     for (Rows.FilledSection section : kits.filled(kitId)) {
       section.effects().forEach(row -> columns.put(row.id(), effects.effect(row)));
@@ -69,8 +69,7 @@ class ProofService {
     return cells;
   }
 
-  /** Whether the cell's picture is there. */
-  boolean isMade(ProofRun.Cell cell) {
+  private boolean isMade(ProofRun.Cell cell) {
     return thumbnails.isKept(cell.key());
   }
 
@@ -89,7 +88,7 @@ class ProofService {
     }
     List<ProofRun.Cell> cells = cells(kitId);
     List<ProofRun.Cell> missing = cells.stream().filter(c -> !isMade(c)).toList();
-    ProofRun run = new ProofRun(missing, cells.size() - missing.size());
+    ProofRun run = new ProofRun(cells, missing);
     runs.put(kitId, run);
     for (int i = 0; i < WORKERS; i++) {
       workers.execute(() -> work(run));
@@ -104,14 +103,23 @@ class ProofService {
     }
   }
 
-  /** How far the kit's sheet has come, by what is on the disk and by the run that is under way. */
-  ProofRun.Progress progress(long kitId, List<ProofRun.Cell> cells) {
+  /**
+   * How far a sheet has come.
+   *
+   * @param progress of the run that is under way, or by what is on the disk
+   * @param made cells whose pictures are there
+   */
+  record State(ProofRun.Progress progress, List<ProofRun.Cell> made) {}
+
+  /** How far the kit's sheet has come; a run that is under way is not worked out anew. */
+  State state(long kitId) {
     ProofRun run = runs.get(kitId);
-    if (run != null && run.isRunning()) {
-      return run.progress();
-    }
-    int made = (int) cells.stream().filter(this::isMade).count();
-    return new ProofRun.Progress(made, cells.size(), false, 0);
+    boolean running = run != null && run.isRunning();
+    List<ProofRun.Cell> sheet = running ? run.sheet() : cells(kitId);
+    List<ProofRun.Cell> made = sheet.stream().filter(this::isMade).toList();
+    ProofRun.Progress progress =
+        running ? run.progress() : new ProofRun.Progress(made.size(), sheet.size(), false, 0);
+    return new State(progress, made);
   }
 
   /** Whether the maker stopped the last run of this kit. */

@@ -1,7 +1,6 @@
 package org.nineveils.app.proofs;
 
 import java.time.Duration;
-import java.util.List;
 import java.util.Map;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.photos.PhotoService;
@@ -52,14 +51,14 @@ class ProofsController {
   @GetMapping("/api/proofs/{kit}")
   @ResponseBody
   Map<String, Object> progress(@PathVariable("kit") long kitId) {
-    List<ProofRun.Cell> cells = proofs.cells(kitId);
-    ProofRun.Progress p = proofs.progress(kitId, cells);
+    ProofService.State state = proofs.state(kitId);
+    ProofRun.Progress p = state.progress();
     return Json.object(
         "done", p.done(),
         "total", p.total(),
         "running", p.running(),
         "secondsLeft", p.secondsLeft(),
-        "cells", cells.stream().filter(proofs::isMade).toList());
+        "cells", state.made());
   }
 
   @PostMapping("/api/proofs/{kit}/start")

@@ -55,7 +55,7 @@ public class StageRenderer {
   public byte[] packet(Photo photo, StageRequest request, Stack stack) {
     Cancel cancel = newest(request.view());
     Picture source = photos.scaled(photo, request.longSide());
-    Area area = request.area() == null ? source.area() : clip(request.area(), source);
+    Area area = wanted(request, source);
     long start = System.nanoTime();
     Picture out = Renderer.render(source, area, request.wanted(stack), coverage, cancel);
     double millis = (System.nanoTime() - start) / 1e6;
@@ -65,7 +65,7 @@ public class StageRenderer {
   /** Where a veil covers: a packet whose alpha is the coverage. */
   public byte[] maskPacket(Photo photo, StageRequest request, Mask mask, Paint paint) {
     Picture source = photos.scaled(photo, request.longSide());
-    Area area = request.area() == null ? source.area() : clip(request.area(), source);
+    Area area = wanted(request, source);
     Coverage covered = coverage.coverage(mask, paint, source, area);
     float[] values = covered.values();
     byte[] packet = packet(head(photo, source, area), values.length);
@@ -93,8 +93,12 @@ public class StageRenderer {
     return () -> turns.get() != mine;
   }
 
-  /** The part of the wanted area that lies in the picture. */
-  private static Area clip(Area a, Picture source) {
+  /** The part of the wanted area that lies in the picture; all of it where none is named. */
+  private static Area wanted(StageRequest request, Picture source) {
+    if (request.area() == null) {
+      return source.area();
+    }
+    Area a = request.area();
     int x = Math.min(a.x(), source.width() - 1);
     int y = Math.min(a.y(), source.height() - 1);
     return new Area(

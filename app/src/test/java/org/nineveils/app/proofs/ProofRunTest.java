@@ -11,9 +11,14 @@ class ProofRunTest {
     return IntStream.range(0, n).mapToObj(i -> new ProofRun.Cell(i, 1, "key" + i)).toList();
   }
 
+  /** A run over the first cells of a sheet, the others being there before. */
+  private static ProofRun run(int missing, int before) {
+    return new ProofRun(cells(missing + before), cells(missing));
+  }
+
   @Test
   void everyCellIsGivenOutOnce() {
-    ProofRun run = new ProofRun(cells(3), 2);
+    ProofRun run = run(3, 2);
     assertThat(List.of(run.take(), run.take(), run.take()))
         .extracting(ProofRun.Cell::effect)
         .containsExactly(0L, 1L, 2L);
@@ -22,7 +27,7 @@ class ProofRunTest {
 
   @Test
   void progressCountsWhatWasThereBefore() {
-    ProofRun run = new ProofRun(cells(4), 6);
+    ProofRun run = run(4, 6);
     run.take();
     run.finished();
     ProofRun.Progress p = run.progress();
@@ -34,12 +39,12 @@ class ProofRunTest {
 
   @Test
   void timeLeftIsNotGuessedBeforeTheFirstCell() {
-    assertThat(new ProofRun(cells(4), 0).progress().secondsLeft()).isZero();
+    assertThat(run(4, 0).progress().secondsLeft()).isZero();
   }
 
   @Test
   void aStoppedRunGivesNothingOutAnyMore() {
-    ProofRun run = new ProofRun(cells(4), 0);
+    ProofRun run = run(4, 0);
     run.take();
     run.stop();
     assertThat(run.take()).isNull();
@@ -49,6 +54,6 @@ class ProofRunTest {
 
   @Test
   void aRunWithNothingMissingIsDoneAtOnce() {
-    assertThat(new ProofRun(List.of(), 5).isRunning()).isFalse();
+    assertThat(run(0, 5).isRunning()).isFalse();
   }
 }

@@ -1,5 +1,6 @@
 package org.nineveils.veil.overlay;
 
+import org.nineveils.colour.Luma;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Frame;
@@ -78,9 +79,7 @@ final class Grain {
   }
 
   private void weigh(Band band, float[] noise, float[] light, int n) {
-    for (int i = 0; i < n; i++) {
-      light[i] = 0.2126f * band.r[i] + 0.7152f * band.g[i] + 0.0722f * band.b[i];
-    }
+    Luma.run(band.r, band.g, band.b, light, n);
     float s = 4 * strength;
     for (int i = 0; i < n; i++) {
       noise[i] *= s * light[i] * (1 - light[i]);

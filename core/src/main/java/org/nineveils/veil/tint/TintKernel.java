@@ -2,6 +2,7 @@ package org.nineveils.veil.tint;
 
 import java.util.Arrays;
 import org.nineveils.colour.Hsl;
+import org.nineveils.colour.Luma;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.HueShares;
@@ -31,25 +32,22 @@ final class TintKernel implements Kernel {
 
   @Override
   public void run(Band in, Band out, int n, int x, int y, Band spare) {
-    Band from = in;
-    Band to = out;
+    Band from = in; // then out: every part works in place too
     if (mono != 0) {
-      Band next = colour == 0 && twoWay == null ? out : spare;
-      monochrome(from, next, n, next == spare ? out : spare);
-      from = next;
+      monochrome(from, out, n, spare);
+      from = out;
     }
     if (colour != 0) {
-      to = from == spare || twoWay == null ? out : spare;
-      colourise(from, to, n, to == spare ? out.t : spare.t);
-      from = to;
+      colourise(from, out, n, spare.t);
+      from = out;
     }
-    if (twoWay == null) {
-      if (from != out) {
-        out.copyFrom(from, n);
-      }
-      return;
+    if (twoWay != null) {
+      twoWay.run(from, out, n, spare.t, spare.r);
+      from = out;
     }
-    twoWay.run(from, out, n, spare.t, from.t);
+    if (from == in) {
+      out.copyFrom(in, n);
+    }
   }
 
   /**
@@ -66,19 +64,13 @@ final class TintKernel implements Kernel {
   /** Grey by weights into {@code out}; {@code work} is overwritten. */
   private void monochrome(Band in, Band out, int n, Band work) {
     float[] grey = work.t;
-    luma(in.r, in.g, in.b, grey, n);
+    Luma.run(in.r, in.g, in.b, grey, n);
     if (weighted) {
       HueShares.add(in, w, grey, n, work.r, work.g);
     }
     mix(in.r, grey, out.r, n);
     mix(in.g, grey, out.g, n);
     mix(in.b, grey, out.b, n);
-  }
-
-  private static void luma(float[] r, float[] g, float[] b, float[] grey, int n) {
-    for (int i = 0; i < n; i++) {
-      grey[i] = 0.2126f * r[i] + 0.7152f * g[i] + 0.0722f * b[i];
-    }
   }
 
   private void mix(float[] in, float[] grey, float[] out, int n) {
