@@ -52,7 +52,7 @@ export function settingsEditor(kind, values, on) {
   function group(name, own) {
     const box = document.createElement("div");
     box.className = "sliders";
-    box.style.setProperty("--unit", `${Math.max(...own.map((n) => n.unit.length)) - 0.1}ch`);
+    box.style.setProperty("--unit", `${Math.max(0.5, ...own.map((n) => n.unit.length - 0.1))}ch`);
     box.style.setProperty("--label", `${Math.max(...own.map((n) => n.label.length)) * 0.52 + 0.9}em`);
     for (const setting of own) {
       const one = slider(setting, values[setting.key], {

@@ -38,7 +38,8 @@ export class Stage {
     this.tag = root.querySelector("[data-tag]");
     this.name = crypto.randomUUID();
     const told = ({ busy, fault }) => {
-      if (busy !== undefined) root.classList.toggle("is-busy", busy);
+      const loaders = [this.loader, this.plainLoader, this.maskLoader];
+      if (busy !== undefined) root.classList.toggle("is-busy", loaders.some((l) => l.busy));
       if (fault) sayFault(fault);
     };
     this.loader = new Loader(() => this.#load(), (shot) => this.#show(shot), told);

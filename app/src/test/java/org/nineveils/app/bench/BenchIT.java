@@ -145,6 +145,22 @@ class BenchIT {
   }
 
   @Test
+  void theNumbersOfEveryKindStandBesideTheirSliders() {
+    for (String kind : List.of("light", "curve", "colour", "ink", "tint", "edge", "overlay")) {
+      bench.hang(kind);
+      Object astray =
+          page.evaluate(
+              """
+              () => [...document.querySelectorAll(".open .setting")].filter(s => {
+                const range = s.querySelector("[type=range]").getBoundingClientRect();
+                const number = s.querySelector("[type=number]").getBoundingClientRect();
+                return number.left < range.right || Math.abs(number.top - range.top) > 8;
+              }).map(s => s.dataset.key)""");
+      assertThat((List<?>) astray).as(kind).isEmpty();
+    }
+  }
+
+  @Test
   void slidersMoveByDragWheelAndKeysAndGoBackByDoubleClick() {
     bench.hang("light");
     Locator exposure = page.locator(".setting[data-key=exposure] input[type=range]");
