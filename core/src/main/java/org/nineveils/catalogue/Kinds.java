@@ -5,18 +5,28 @@ import java.util.stream.Collectors;
 import org.nineveils.setting.InvalidSetting;
 import org.nineveils.veil.VeilKind;
 import org.nineveils.veil.colour.Colour;
+import org.nineveils.veil.crisp.Crisp;
 import org.nineveils.veil.curve.Curve;
 import org.nineveils.veil.edge.Edge;
 import org.nineveils.veil.ink.Ink;
 import org.nineveils.veil.light.Light;
 import org.nineveils.veil.overlay.Overlay;
+import org.nineveils.veil.soft.Soft;
 import org.nineveils.veil.tint.Tint;
 
 /** The kinds of veil that this build knows. */
 public final class Kinds {
   private static final List<VeilKind> ALL =
       List.of(
-          new Light(), new Curve(), new Colour(), new Ink(), new Tint(), new Edge(), new Overlay());
+          new Light(),
+          new Curve(),
+          new Colour(),
+          new Ink(),
+          new Tint(),
+          new Soft(),
+          new Crisp(),
+          new Edge(),
+          new Overlay());
 
   private Kinds() {}
 

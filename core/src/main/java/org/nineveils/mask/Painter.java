@@ -41,8 +41,9 @@ public final class Painter {
     }
     float[] laid = new float[mask.length];
     for (Stroke stroke : paint.strokes()) {
-      Box box = Box.around(stroke, longSide, area);
-      if (!box.isEmpty()) {
+      Area touched = Touched.by(stroke, plain.area(), area);
+      if (touched != null) {
+        Box box = new Box(touched, area);
         lay(stroke, longSide, area, box, laid);
         apply(stroke, area, box, laid, mask);
       }
@@ -108,32 +109,11 @@ public final class Painter {
     final int right;
     final int bottom;
 
-    private Box(double left, double top, double right, double bottom, Area area) {
-      this.left = (int) Math.max(0, Math.floor(left) - area.x());
-      this.top = (int) Math.max(0, Math.floor(top) - area.y());
-      this.right = (int) Math.min(area.width(), Math.ceil(right) + 1 - area.x());
-      this.bottom = (int) Math.min(area.height(), Math.ceil(bottom) + 1 - area.y());
-    }
-
-    static Box around(Stroke stroke, int longSide, Area area) {
-      double minX = Double.MAX_VALUE;
-      double minY = Double.MAX_VALUE;
-      double maxX = -Double.MAX_VALUE;
-      double maxY = -Double.MAX_VALUE;
-      List<Double> p = stroke.points();
-      for (int i = 0; i < p.size(); i += 2) {
-        minX = Math.min(minX, p.get(i));
-        maxX = Math.max(maxX, p.get(i));
-        minY = Math.min(minY, p.get(i + 1));
-        maxY = Math.max(maxY, p.get(i + 1));
-      }
-      double r = Math.max(0.5, stroke.size() * longSide / 2) + 1;
-      return new Box(
-          minX * longSide - r, minY * longSide - r, maxX * longSide + r, maxY * longSide + r, area);
-    }
-
-    boolean isEmpty() {
-      return left >= right || top >= bottom;
+    Box(Area touched, Area area) {
+      this.left = touched.x() - area.x();
+      this.top = touched.y() - area.y();
+      this.right = touched.right() - area.x();
+      this.bottom = touched.bottom() - area.y();
     }
   }
 

@@ -14,7 +14,8 @@ import org.nineveils.picture.Picture;
  * Keeps the coverage used last, so that a slider dragged over a painted veil paints nothing anew.
  */
 public final class CoverageCache implements CoverageSource {
-  private record Key(Cover cover, Paint paint, int longSide, Area area) {}
+  /** The photo counts only where rules look at it; paint hangs on its size alone. */
+  private record Key(Mask mask, Paint paint, int width, int height, Picture ruledBy) {}
 
   private final long capacity;
   private final Map<Key, Coverage> kept = new LinkedHashMap<>(16, 0.75f, true);
@@ -29,27 +30,29 @@ public final class CoverageCache implements CoverageSource {
     this.capacity = capacity;
   }
 
-  /** Coverage by rules hangs on the photo's pixels and is worked out afresh; it is quick. */
+  /** What was worked out for a larger area serves for its parts; a part does not displace it. */
   @Override
-  public Coverage coverage(Mask mask, Paint paint, Picture plain, Area area) {
-    if (mask.cover() == Cover.BY_RULE) {
-      return Painter.cover(mask, paint, plain, area);
+  public synchronized Coverage coverage(Mask mask, Paint paint, Picture plain, Area area) {
+    Picture ruledBy = mask.cover() == Cover.BY_RULE ? plain : null;
+    Key key = new Key(mask, paint, plain.width(), plain.height(), ruledBy);
+    Coverage found = kept.get(key);
+    if (found != null && found.area().contains(area)) {
+      return found;
     }
-    return kept(new Key(mask.cover(), paint, plain.longSide(), area), mask, plain);
+    Coverage fresh = Painter.cover(mask, paint, plain, area);
+    if (found == null || area.contains(found.area())) {
+      keep(key, fresh);
+    }
+    return fresh;
   }
 
-  private synchronized Coverage kept(Key key, Mask mask, Picture plain) {
-    Coverage found = kept.get(key);
-    if (found == null) {
-      found = Painter.cover(mask, key.paint(), plain, key.area());
-      kept.put(key, found);
-      held += found.values().length;
-      var oldest = kept.entrySet().iterator();
-      while (held > capacity && kept.size() > 1) {
-        held -= oldest.next().getValue().values().length;
-        oldest.remove();
-      }
+  private void keep(Key key, Coverage fresh) {
+    Coverage old = kept.put(key, fresh);
+    held += fresh.values().length - (old == null ? 0 : old.values().length);
+    var oldest = kept.entrySet().iterator();
+    while (held > capacity && kept.size() > 1) {
+      held -= oldest.next().getValue().values().length;
+      oldest.remove();
     }
-    return found;
   }
 }

@@ -1,59 +1,82 @@
 package org.nineveils.stack;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
-import org.nineveils.mask.Cover;
-import org.nineveils.mask.Paint;
 import org.nineveils.picture.Area;
-import org.nineveils.picture.Picture;
-import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Frame;
-import org.nineveils.veil.Veil;
 
-/** The steps that a stack comes to, with everything left out that changes nothing. */
+/**
+ * The way through a stack: where it is cut into legs, and how much of the picture each leg makes.
+ *
+ * <p>A leg begins at every item that looks at the neighbourhood; at the first veil of a bundle
+ * whose mixing comes in a later leg, since what is below must be kept until then; and where a state
+ * of the picture is wanted.
+ */
 final class Plan {
   private Plan() {}
 
-  static List<Step> of(Stack stack, Picture source, Area area, CoverageSource masks) {
-    List<Step> steps = new ArrayList<>();
-    for (Bundle bundle : stack.bundles()) {
-      addBundle(bundle, source, area, masks, steps);
+  /**
+   * Legs from an item on.
+   *
+   * @param items the whole stack
+   * @param from index of the first item to run; what lies before is given
+   * @param stop index before which the picture is wanted as well; −1 for none
+   * @param area what is wanted in the end
+   */
+  static List<Leg> of(List<Item> items, int from, int stop, Workbench bench, Area area) {
+    List<PreparedItem> prepared = new ArrayList<>();
+    for (Item item : items.subList(from, items.size())) {
+      prepared.add(bench.prepare(item));
     }
-    return steps;
-  }
-
-  private static void addBundle(
-      Bundle bundle, Picture source, Area area, CoverageSource masks, List<Step> steps) {
-    if (bundle.opacity() == 0) {
-      return;
+    boolean[] begins = new boolean[prepared.size() + 1];
+    boolean[] keeps = new boolean[prepared.size() + 1];
+    begins[0] = true;
+    if (stop >= from) {
+      begins[stop - from] = true;
     }
-    Frame frame = new Frame(source.width(), source.height());
-    boolean mixed = bundle.opacity() < 1;
-    boolean first = true;
-    for (Veil veil : bundle.veils()) {
-      Paint paint = bundle.paint().getOrDefault(veil.id(), Paint.NONE);
-      if (changesNothing(veil, paint)) {
-        continue;
+    for (int i = 0; i < prepared.size(); i++) {
+      begins[i] |= prepared.get(i).looksAround();
+    }
+    for (int i = 0; i < prepared.size(); i++) {
+      if (prepared.get(i).item().opens() && isCut(prepared, begins, i)) {
+        begins[i] = true;
+        keeps[i] = true;
       }
-      boolean everywhere = veil.mask().cover() == Cover.EVERYWHERE && paint.isEmpty();
-      steps.add(
-          new Step(
-              veil.kind().prepare(veil.settings(), frame),
-              veil.blend(),
-              (float) veil.opacity(),
-              everywhere ? null : masks.coverage(veil.mask(), paint, source, area),
-              mixed && first));
-      first = false;
     }
-    if (mixed && !first) {
-      steps.add(Step.endOfBundle(bundle.opacity()));
-    }
+    return legs(prepared, begins, keeps, from, bench.frame(), area);
   }
 
-  private static boolean changesNothing(Veil veil, Paint paint) {
-    return veil.lifted()
-        || veil.opacity() == 0
-        || (veil.mask().cover() == Cover.BRUSH_ON && paint.isEmpty())
-        || (veil.blend() == BlendMode.NORMAL && veil.kind().isIdentity(veil.settings()));
+  /** Whether a leg begins inside the bundle that opens at an item. */
+  private static boolean isCut(List<PreparedItem> items, boolean[] begins, int opening) {
+    boolean cut = items.get(opening).looksAround();
+    for (int i = opening + 1; i < items.size(); i++) {
+      cut |= begins[i];
+      if (items.get(i).item().closes()) {
+        break;
+      }
+    }
+    return cut;
+  }
+
+  private static List<Leg> legs(
+      List<PreparedItem> items,
+      boolean[] begins,
+      boolean[] keeps,
+      int from,
+      Frame frame,
+      Area area) {
+    List<Leg> legs = new ArrayList<>();
+    Area wanted = area;
+    int end = items.size();
+    for (int i = items.size() - 1; i >= 0; i--) {
+      if (begins[i]) {
+        legs.add(new Leg(wanted, items.subList(i, end), from + i, keeps[i]));
+        wanted = items.get(i).needs(wanted, frame);
+        end = i;
+      }
+    }
+    Collections.reverse(legs);
+    return legs;
   }
 }

@@ -1,23 +1,30 @@
 package org.nineveils.stack;
 
 import org.nineveils.mask.Coverage;
+import org.nineveils.picture.Part;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Kernel;
 
 /**
- * One thing done to a band: a veil, or the mixing of a bundle with what was below it.
+ * An item made ready to run over bands.
  *
  * @param kernel the veil's maths; null for the end of a bundle
  * @param blend blend mode of the veil
  * @param opacity share, 0…1, of the veil or of the bundle
  * @param mask coverage, or null where the veil covers everything
  * @param opens keep the band as it is before this veil, for the end of the bundle
+ * @param kept at the end of a bundle that began in an earlier leg: what was below it; else null
  */
-record Step(Kernel kernel, BlendMode blend, float opacity, Coverage mask, boolean opens) {
+record Step(
+    Kernel kernel, BlendMode blend, float opacity, Coverage mask, boolean opens, Part kept) {
 
-  static Step endOfBundle(double opacity) {
-    return new Step(null, null, (float) opacity, null, false);
+  static Step veil(Kernel kernel, BlendMode blend, double opacity, Coverage mask, boolean opens) {
+    return new Step(kernel, blend, (float) opacity, mask, opens, null);
+  }
+
+  static Step endOfBundle(double opacity, Part kept) {
+    return new Step(null, null, (float) opacity, null, false, kept);
   }
 
   /**
@@ -30,10 +37,13 @@ record Step(Kernel kernel, BlendMode blend, float opacity, Coverage mask, boolea
       w.kept.copyFrom(w.now, n);
     }
     if (kernel == null) {
+      if (kept != null) {
+        w.kept.load(kept.picture(), kept.index(x, y), n);
+      }
       mix(w.kept, w.now, opacity, n);
-      Band kept = w.kept;
+      Band mixed = w.kept;
       w.kept = w.now;
-      w.now = kept;
+      w.now = mixed;
       return;
     }
     kernel.run(w.now, w.adjusted, n, x, y, w.spare);

@@ -50,6 +50,11 @@ public enum BlendMode {
     this.blend = loop::run;
   }
 
+  /** Whether red, green and blue are blended each by itself. */
+  public boolean isSeparable() {
+    return compareTo(HUE) < 0;
+  }
+
   /** Name in files: the standard's keyword, such as {@code soft-light}. */
   public String id() {
     return name().toLowerCase(Locale.ROOT).replace('_', '-');

@@ -4,7 +4,7 @@ package org.nineveils.veil;
  * The maths of a veil with its settings fixed. Works each pixel out by itself, from its colour and
  * its place; shared between threads, so it keeps no state of its own.
  */
-public interface Kernel {
+public non-sealed interface Kernel extends Adjustment {
   /**
    * Adjusts a run of pixels.
    *

@@ -9,7 +9,8 @@ import java.util.function.DoubleUnaryOperator;
  * is below 1e-5 for curves whose second derivative stays below 1 300.
  */
 public final class ToneTable {
-  private static final int STEPS = 4096;
+  /** Straight pieces of the table; it has one entry more. */
+  public static final int STEPS = 4096;
 
   private final float[] values = new float[STEPS + 2];
 
@@ -22,6 +23,16 @@ public final class ToneTable {
     for (int i = 0; i <= STEPS; i++) {
       values[i] = (float) Math.min(1, Math.max(0, f.applyAsDouble(i / (double) STEPS)));
     }
+    values[STEPS + 1] = values[STEPS];
+  }
+
+  /**
+   * Takes a table over.
+   *
+   * @param entries {@link #STEPS} + 1 values in 0…1, for 0, 1/4096 … 1
+   */
+  public ToneTable(float[] entries) {
+    System.arraycopy(entries, 0, values, 0, STEPS + 1);
     values[STEPS + 1] = values[STEPS];
   }
 

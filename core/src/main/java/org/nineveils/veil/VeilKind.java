@@ -19,12 +19,27 @@ public interface VeilKind {
   List<Setting<?>> settings();
 
   /**
-   * Makes the kernel for given settings; tables are worked out here, once a render.
+   * Makes the maths for given settings; tables are worked out here, once a render.
    *
    * @param values valid values of {@link #settings}
    * @param frame the whole picture that will be rendered, also when only a part of it is
    */
-  Kernel prepare(SettingValues values, Frame frame);
+  Adjustment prepare(SettingValues values, Frame frame);
+
+  /**
+   * Whether these settings make each pixel's colour from its own colour alone, wherever it lies.
+   */
+  default boolean isColourOnly(SettingValues values) {
+    return true;
+  }
+
+  /**
+   * Whether these settings make red from red, green from green and blue from blue alone; only asked
+   * where {@link #isColourOnly} holds.
+   */
+  default boolean isPerChannel(SettingValues values) {
+    return false;
+  }
 
   /** Whether these settings leave every picture as it is. */
   default boolean isIdentity(SettingValues values) {

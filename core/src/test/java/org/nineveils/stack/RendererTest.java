@@ -160,7 +160,8 @@ class RendererTest {
     for (int x = 0; x < 2500; x += 333) {
       for (int y = 0; y < 61; y += 17) {
         Area tile = new Area(x, y, Math.min(333, 2500 - x), Math.min(17, 61 - y));
-        Picture part = Renderer.render(picture, tile, rich(), masks, Cancel.NEVER);
+        Picture part =
+            Renderer.render(picture, tile, rich(), new Manner(masks, Cancel.NEVER, false));
         for (int row = 0; row < tile.height(); row++) {
           for (int col = 0; col < tile.width(); col++) {
             int i = (y + row) * 2500 + x + col;
@@ -198,7 +199,12 @@ class RendererTest {
     AtomicInteger rows = new AtomicInteger();
     Cancel afterSome = () -> rows.incrementAndGet() > 20;
     assertThatThrownBy(
-            () -> Renderer.render(picture, picture.area(), rich(), CoverageSource.FRESH, afterSome))
+            () ->
+                Renderer.render(
+                    picture,
+                    picture.area(),
+                    rich(),
+                    new Manner(CoverageSource.FRESH, afterSome, false)))
         .isInstanceOf(Cancelled.class);
     assertThat(rows.get()).isLessThan(400);
   }
@@ -207,13 +213,7 @@ class RendererTest {
   void anAreaOutsideThePictureIsRefused() {
     Picture picture = Pictures.random(10, 10, 11);
     assertThatThrownBy(
-            () ->
-                Renderer.render(
-                    picture,
-                    new Area(5, 5, 6, 2),
-                    Stack.plain(),
-                    CoverageSource.FRESH,
-                    Cancel.NEVER))
+            () -> Renderer.render(picture, new Area(5, 5, 6, 2), Stack.plain(), Manner.EXACT))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("outside");
   }
@@ -230,7 +230,8 @@ class RendererTest {
     CoverageCache cache = new CoverageCache(100_000);
     Picture fresh = Renderer.render(picture, rich());
     for (int round = 0; round < 3; round++) {
-      Picture kept = Renderer.render(picture, picture.area(), rich(), cache, Cancel.NEVER);
+      Picture kept =
+          Renderer.render(picture, picture.area(), rich(), new Manner(cache, Cancel.NEVER, false));
       assertThat(Pictures.same(fresh, kept)).isTrue();
     }
   }

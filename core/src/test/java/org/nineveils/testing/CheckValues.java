@@ -51,4 +51,22 @@ public final class CheckValues {
       throw new UncheckedIOException(e);
     }
   }
+
+  /** All numbers of a table without headings, row after row. */
+  public static float[] plane(String file) {
+    try (InputStream in = CheckValues.class.getResourceAsStream("/check-values/" + file)) {
+      String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+      List<Float> values = new ArrayList<>();
+      text.lines()
+          .filter(line -> !line.startsWith("#") && !line.isBlank())
+          .forEach(line -> List.of(line.split(",", -1)).forEach(v -> values.add(Float.valueOf(v))));
+      float[] out = new float[values.size()];
+      for (int i = 0; i < out.length; i++) {
+        out[i] = values.get(i);
+      }
+      return out;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
 }

@@ -20,8 +20,7 @@ import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
-import org.nineveils.stack.Cancel;
-import org.nineveils.stack.CoverageSource;
+import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.testing.Pictures;
@@ -94,7 +93,7 @@ class VeilKindContractTest {
       Stack stack = Stack.of(Bundle.of(List.of(veil)));
       Picture whole = Renderer.render(picture, stack);
       Area area = new Area(17 + round, 5, 90, 31);
-      Picture part = Renderer.render(picture, area, stack, CoverageSource.FRESH, Cancel.NEVER);
+      Picture part = Renderer.render(picture, area, stack, Manner.EXACT);
       for (int y = 0; y < area.height(); y++) {
         for (int x = 0; x < area.width(); x++) {
           int i = (y + area.y()) * picture.width() + x + area.x();
@@ -145,7 +144,8 @@ class VeilKindContractTest {
   @ParameterizedTest
   @MethodSource("kinds")
   void aNewSettingMovesThePicture(VeilKind kind) {
-    Picture picture = Pictures.random(60, 40, 4);
+    Picture picture =
+        Pictures.random(600, 100, 4); // long enough for the smallest share to be pixels
     Map<String, Object> on = new LinkedHashMap<>(switchedOn(kind));
     Picture base = Pictures.through(picture, Pictures.veil(kind.id(), on));
     for (Setting<?> setting : kind.settings()) {
@@ -169,6 +169,9 @@ class VeilKindContractTest {
               "flat", 20.0, "gradient", 60.0, "shaft", 60.0, "grain", 60.0, "gradientRound", 40.0);
       case "ink" -> Map.of("redsCyan", 40.0, "blacksBlack", -40.0);
       case "light" -> Map.of("exposure", 1.0);
+      case "soft" ->
+          Map.of("smooth", 60.0, "blur", 1.0, "glow", 50.0, "haze", 20.0, "noiseLight", 50.0);
+      case "crisp" -> Map.of("sharp", 200.0, "sharpRadius", 2.0, "small", 20.0, "clear", 20.0);
       default -> Map.of();
     };
   }

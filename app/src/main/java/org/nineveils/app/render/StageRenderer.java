@@ -19,6 +19,7 @@ import org.nineveils.picture.Quantise;
 import org.nineveils.proof.Histogram;
 import org.nineveils.stack.Cancel;
 import org.nineveils.stack.CoverageCache;
+import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.springframework.stereotype.Service;
@@ -57,7 +58,7 @@ public class StageRenderer {
     Picture source = photos.scaled(photo, request.longSide());
     Area area = wanted(request, source);
     long start = System.nanoTime();
-    Picture out = Renderer.render(source, area, request.wanted(stack), coverage, cancel);
+    Picture out = Renderer.render(source, area, request.wanted(stack), new Manner(coverage, cancel, false));
     double millis = (System.nanoTime() - start) / 1e6;
     return pack(photo, source, area, out, millis);
   }

@@ -71,6 +71,11 @@ public final class Curve implements VeilKind {
     };
   }
 
+  @Override
+  public boolean isPerChannel(SettingValues values) {
+    return true;
+  }
+
   /** Levels as a function of an encoded tone 0…1; white below black turns the tones round. */
   static DoubleUnaryOperator levels(SettingValues values) {
     double from = values.number(IN_BLACK) / 255;

@@ -82,6 +82,11 @@ public final class Edge implements VeilKind {
   }
 
   @Override
+  public boolean isColourOnly(SettingValues values) {
+    return false;
+  }
+
+  @Override
   public boolean isIdentity(SettingValues values) {
     return values.number(AMOUNT) == 0 && values.number(FRAME) == 0;
   }

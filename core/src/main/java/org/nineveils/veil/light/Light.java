@@ -85,6 +85,12 @@ public final class Light implements VeilKind {
         linear(values), Shoulder.of(gain, values.share(SHOULDER)), tones(values));
   }
 
+  /** White balance mixes the channels; all else treats each alike. */
+  @Override
+  public boolean isPerChannel(SettingValues values) {
+    return values.number(TEMPERATURE) == 0 && values.number(TINT) == 0;
+  }
+
   /** The shoulder alone has nothing to bend. */
   @Override
   public boolean isIdentity(SettingValues values) {

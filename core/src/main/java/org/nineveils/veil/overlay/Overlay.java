@@ -117,6 +117,17 @@ public final class Overlay implements VeilKind {
     return new OverlayKernel(values, frame);
   }
 
+  /** Flat colour alone is the same everywhere. */
+  @Override
+  public boolean isColourOnly(SettingValues values) {
+    return List.of(GRADIENT, SHAFT, GRAIN).stream().allMatch(amount -> values.number(amount) == 0);
+  }
+
+  @Override
+  public boolean isPerChannel(SettingValues values) {
+    return true;
+  }
+
   /** With every amount at zero the other settings have nothing to act on. */
   @Override
   public boolean isIdentity(SettingValues values) {

@@ -1,0 +1,140 @@
+package org.nineveils.filter;
+
+import org.nineveils.picture.Area;
+
+/**
+ * The guided filter: smooths a channel but keeps the edges that a guide has. In every window the
+ * result is a straight function of the guide, a · guide + b, with a = cov / (var + ε) and b = mean
+ * − a · mean of the guide; both are averaged over all windows that see a pixel.
+ *
+ * <p>Source: K. He, J. Sun, X. Tang, "Guided Image Filtering", IEEE TPAMI 35 (2013), equations 5, 6
+ * and 8; on a coarser grid as in K. He, J. Sun, "Fast Guided Filter", arXiv 1505.00996 (2015). The
+ * window here is a Gaussian instead of a box, so that its width can be set without steps.
+ */
+public final class Guided {
+  /** Cells that a standard deviation spans at least; the guide keeps edges sharp all the same. */
+  private static final double CELLS = 1;
+
+  private final Level level;
+  private final Window window;
+  private final float epsilon;
+
+  /**
+   * Prepares the filter.
+   *
+   * @param sigma standard deviation of the window, pixels, above 0
+   * @param edge step of the guide of which half is kept, above 0. A step Δ in the middle of a
+   *     window has the variance Δ²/4, so ε = (edge/2)²
+   * @param picture the whole picture
+   */
+  public Guided(double sigma, double edge, Area picture) {
+    this(
+        Level.spanning(sigma, CELLS, picture),
+        Window.gaussian(sigma / Level.spanning(sigma, CELLS, picture).factor()),
+        edge * edge / 4);
+  }
+
+  /**
+   * Prepares the filter on a given grid.
+   *
+   * @param level the grid that means are taken on
+   * @param window of cells of that grid
+   * @param epsilon variance of the guide of which half is kept
+   */
+  public Guided(Level level, Window window, double epsilon) {
+    this.level = level;
+    this.window = window;
+    this.epsilon = (float) epsilon;
+  }
+
+  /** How far it looks, pixels. */
+  public int reach() {
+    return level.reach(2 * window.radius());
+  }
+
+  /** What the edges of the part that it is given must be multiples of. */
+  public int grid() {
+    return level.factor();
+  }
+
+  /** A straight function of the guide for every pixel: slope · guide + offset. */
+  public record Line(Field slope, Field offset) {}
+
+  /**
+   * A channel on the grid that is worked on, as far as a wanted area needs it.
+   *
+   * @param in the channel; holds the wanted area with the reach around it
+   * @param wanted pixels
+   */
+  public Plane reduce(Plane in, Area wanted) {
+    return Reduce.to(level, in, outer(wanted));
+  }
+
+  /** Three channels on the grid that is worked on. */
+  public Plane[] reduce(Plane[] in, Area wanted) {
+    return new Plane[] {reduce(in[0], wanted), reduce(in[1], wanted), reduce(in[2], wanted)};
+  }
+
+  private Area inner(Area wanted) {
+    return level.cellsAround(wanted).around(window.radius(), 1, level.frame());
+  }
+
+  private Area outer(Area wanted) {
+    return level.cellsAround(wanted).around(2 * window.radius(), 1, level.frame());
+  }
+
+  /**
+   * Filters channels by a guide.
+   *
+   * @param guide from {@link #reduce}; not changed
+   * @param channels as the guide; the guide itself may be among them
+   * @param wanted pixels, those of {@link #reduce}
+   * @return a line for every channel
+   */
+  public Line[] lines(Plane guide, Plane[] channels, Area wanted) {
+    Area frame = level.frame();
+    Area cells = level.cellsAround(wanted);
+    Area inner = inner(wanted);
+    Plane mean = window.run(guide, inner, frame);
+    Plane square = window.run(product(guide, guide), inner, frame);
+    Line[] lines = new Line[channels.length];
+    for (int c = 0; c < channels.length; c++) {
+      boolean self = channels[c] == guide;
+      Plane ownMean = self ? mean : window.run(channels[c], inner, frame);
+      Plane both = self ? square : window.run(product(guide, channels[c]), inner, frame);
+      Plane slope = Plane.blank(inner);
+      Plane offset = Plane.blank(inner);
+      solve(mean.values(), square.values(), ownMean.values(), both.values(), slope, offset);
+      lines[c] =
+          new Line(
+              new Field(level, window.run(slope, cells, frame)),
+              new Field(level, window.run(offset, cells, frame)));
+    }
+    return lines;
+  }
+
+  private static Plane product(Plane a, Plane b) {
+    Plane out = Plane.blank(a.area());
+    float[] p = a.values();
+    float[] q = b.values();
+    float[] to = out.values();
+    int n = a.area().pixels();
+    for (int i = 0; i < n; i++) {
+      to[i] = p[i] * q[i];
+    }
+    return out;
+  }
+
+  private void solve(
+      float[] mean, float[] square, float[] ownMean, float[] both, Plane slope, Plane offset) {
+    float[] a = slope.values();
+    float[] b = offset.values();
+    float e = epsilon;
+    for (int i = 0; i < a.length; i++) {
+      a[i] = (both[i] - mean[i] * ownMean[i]) / (Math.max(0f, square[i] - mean[i] * mean[i]) + e);
+    }
+    for (int i = 0; i < b.length; i++) {
+      b[i] = ownMean[i] - a[i] * mean[i];
+    }
+  }
+}

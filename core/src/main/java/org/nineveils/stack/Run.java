@@ -1,0 +1,170 @@
+package org.nineveils.stack;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import org.nineveils.mask.Coverage;
+import org.nineveils.picture.Area;
+import org.nineveils.picture.Part;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.Scaling;
+import org.nineveils.veil.AreaKernel;
+import org.nineveils.veil.Band;
+import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.Frame;
+import org.nineveils.veil.Kernel;
+
+/** One way through a stack, leg by leg. */
+final class Run {
+  /** Long side of the small picture that tells a veil about the whole, pixels. */
+  private static final int OVERVIEW = 256;
+
+  private final Picture source;
+  private final List<Item> items;
+  private final Manner manner;
+  private final Workbench bench;
+
+  /**
+   * Prepares a run.
+   *
+   * @param bench for the size of the source
+   */
+  Run(Picture source, List<Item> items, Manner manner, Workbench bench) {
+    this.source = source;
+    this.items = items;
+    this.manner = manner;
+    this.bench = bench;
+  }
+
+  /** A run that prepares all its maths afresh. */
+  Run(Picture source, List<Item> items, Manner manner) {
+    this(source, items, manner, new Workbench(new Frame(source.width(), source.height())));
+  }
+
+  /**
+   * Runs from a state on.
+   *
+   * @param begin the picture before item {@code from}; holds what the plan asks for
+   * @param from index of the first item to run
+   * @param stop index before which the picture is wanted as well; −1 for none
+   * @param area what is wanted in the end
+   * @return the states before {@code stop} (null for none) and after the last item
+   */
+  State[] run(State begin, int from, int stop, Area area) {
+    State state = begin;
+    State stopped = stop == from ? begin : null;
+    for (Leg leg : Plan.of(items, from, stop, bench, area)) {
+      if (leg.index() == stop) {
+        stopped = state;
+      }
+      Part kept = leg.keeps() ? state.now() : state.kept();
+      Part made = make(leg, state.now(), kept);
+      boolean open = kept != null && leg.items().stream().noneMatch(i -> i.item().closes());
+      state = new State(made, open ? kept : null);
+    }
+    return new State[] {stop == items.size() ? state : stopped, state};
+  }
+
+  private Part make(Leg leg, Part in, Part kept) {
+    List<Step> steps = steps(leg, in, kept);
+    Part out = Part.blank(leg.area());
+    Area area = leg.area();
+    IntStream.range(area.y(), area.bottom())
+        .parallel()
+        .forEach(
+            y -> {
+              if (manner.cancel().isCancelled()) {
+                throw new Cancelled();
+              }
+              row(in, steps, y, out);
+            });
+    return out;
+  }
+
+  private static void row(Part in, List<Step> steps, int y, Part out) {
+    Workspace w = Workspace.ofThread();
+    Area area = out.area();
+    for (int x = area.x(); x < area.right(); x += Band.CAPACITY) {
+      int n = Math.min(Band.CAPACITY, area.right() - x);
+      w.now.load(in.picture(), in.index(x, y), n);
+      for (Step step : steps) {
+        step.run(w, n, x, y);
+      }
+      w.now.store(out.picture(), out.index(x, y), n);
+    }
+  }
+
+  private List<Step> steps(Leg leg, Part in, Part kept) {
+    List<Step> steps = new ArrayList<>();
+    boolean inBand = false;
+    List<PreparedItem> own = leg.items();
+    for (int i = 0; i < own.size(); i++) {
+      Item item = own.get(i).item();
+      boolean opens = item.opens() && !(i == 0 && leg.keeps());
+      inBand |= opens;
+      if (item.closes()) {
+        steps.add(Step.endOfBundle(item.opacity(), inBand ? null : kept));
+        inBand = false;
+        continue;
+      }
+      int alike = manner.quick() ? colourOnly(own, i) : 0;
+      Kernel quick = alike < ColourRun.FEWEST ? null : colourRun(own.subList(i, i + alike), in);
+      if (quick != null) {
+        steps.add(Step.veil(quick, BlendMode.NORMAL, 1, null, opens));
+        i += alike - 1;
+      } else {
+        Kernel kernel = kernel(own.get(i), leg.index() + i, in, leg.area());
+        steps.add(Step.veil(kernel, item.blend(), item.opacity(), mask(item, leg.area()), opens));
+      }
+    }
+    return steps;
+  }
+
+  /** How many items from i on are functions of colour, one after the other in the same bundle. */
+  private static int colourOnly(List<PreparedItem> items, int i) {
+    int end = i;
+    while (end < items.size()
+        && items.get(end).item().isColourOnly()
+        && (end == i || !items.get(end).item().opens())) {
+      end++;
+    }
+    return end - i;
+  }
+
+  private static Kernel colourRun(List<PreparedItem> items, Part in) {
+    List<Step> steps = new ArrayList<>();
+    List<Boolean> perChannel = new ArrayList<>();
+    for (PreparedItem p : items) {
+      Item item = p.item();
+      Kernel kernel = (Kernel) p.adjustment();
+      steps.add(Step.veil(kernel, item.blend(), item.opacity(), null, false));
+      perChannel.add(item.blend().isSeparable() && item.kind().isPerChannel(item.settings()));
+    }
+    return ColourRun.of(steps, perChannel, in);
+  }
+
+  private Kernel kernel(PreparedItem prepared, int index, Part in, Area area) {
+    if (prepared.adjustment() instanceof AreaKernel k) {
+      return k.over(in, area, overview(index));
+    }
+    return (Kernel) prepared.adjustment();
+  }
+
+  private Coverage mask(Item item, Area area) {
+    return item.isEverywhere()
+        ? null
+        : manner.masks().coverage(item.mask(), item.paint(), source, area);
+  }
+
+  /** The whole picture below an item, small. */
+  private Supplier<Picture> overview(int index) {
+    return () -> {
+      Picture small = Scaling.toLongSide(source, OVERVIEW);
+      Manner fresh = new Manner(CoverageSource.FRESH, manner.cancel(), false);
+      List<Item> below = items.subList(0, index);
+      State plain = State.plain(small);
+      return new Run(small, below, fresh).run(plain, 0, -1, small.area())[1].now().picture();
+    };
+  }
+}

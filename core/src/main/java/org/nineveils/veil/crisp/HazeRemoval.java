@@ -1,0 +1,125 @@
+package org.nineveils.veil.crisp;
+
+import java.util.function.Supplier;
+import org.nineveils.colour.Luma;
+import org.nineveils.filter.Guided;
+import org.nineveils.filter.Level;
+import org.nineveils.filter.Lowest;
+import org.nineveils.filter.Plane;
+import org.nineveils.filter.Window;
+import org.nineveils.picture.Area;
+import org.nineveils.picture.Part;
+import org.nineveils.picture.Picture;
+import org.nineveils.setting.SettingValues;
+import org.nineveils.veil.AreaKernel;
+import org.nineveils.veil.Frame;
+import org.nineveils.veil.Kernel;
+import org.nineveils.veil.Limit;
+
+/**
+ * Haze removal by the dark channel. Without haze, some channel is dark somewhere near every pixel;
+ * how light the darkest one is tells how thick the haze is there. The air light is estimated from
+ * the whole picture, the transmission is refined by the guided filter, and the scene comes back as
+ * out = (in − air) / max(t, t₀) + air.
+ *
+ * <p>Source: K. He, J. Sun, X. Tang, "Single Image Haze Removal Using Dark Channel Prior", IEEE
+ * TPAMI 33 (2011), equations 8–22 with t₀ = 0.1; its ω, the share of haze taken away, is the amount
+ * times 0.95. Dark channel and transmission are worked out on a coarse grid.
+ */
+final class HazeRemoval implements AreaKernel {
+  private static final double OMEGA = 0.95;
+  private static final float THINNEST = 0.1f;
+
+  /** Half the side of the patch: 15 of 600 pixels in the source. */
+  private static final double PATCH = 0.0125;
+
+  private static final double CELLS = 2;
+
+  /** ε of the guided filter in the source's later version. */
+  private static final double EPSILON = 1e-3;
+
+  private final Level level;
+  private final Guided guided;
+  private final int patch;
+  private final float omega;
+
+  HazeRemoval(SettingValues values, Frame frame) {
+    double radius = Math.max(1, PATCH * frame.longSide());
+    level = Level.spanning(radius, CELLS, frame.area());
+    patch = (int) Math.max(1, Math.round(radius / level.factor()));
+    guided = new Guided(level, Window.gaussian(patch), EPSILON);
+    omega = (float) (values.share(Crisp.CLEAR) * OMEGA);
+  }
+
+  @Override
+  public int reach() {
+    return guided.reach() + patch * level.factor();
+  }
+
+  @Override
+  public int grid() {
+    return level.factor();
+  }
+
+  @Override
+  public boolean looksAtWhole() {
+    return true;
+  }
+
+  @Override
+  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+    float[] air = AirLight.of(overview.get());
+    Plane[] rgb = guided.reduce(Plane.of(in), wanted);
+    Area cells = rgb[0].area();
+    Area seen = cells.around(patch, 1, level.frame());
+    Plane[] wide = new Plane[3];
+    for (int c = 0; c < 3; c++) {
+      wide[c] = level.reduce(Plane.of(in)[c], seen);
+    }
+    Plane veiled = transmission(Lowest.of(darkest(wide, air), patch, cells));
+    Guided.Line line = guided.lines(Plane.luma(rgb), new Plane[] {veiled}, wanted)[0];
+    return (below, out, n, x, y, spare) -> {
+      Luma.run(below.r, below.g, below.b, spare.t, n);
+      line.slope().row(x, y, n, spare.r, spare.b);
+      line.offset().row(x, y, n, spare.g, spare.b);
+      perTransmission(spare.r, spare.g, spare.t, n);
+      restore(below.r, air[0], spare.t, out.r, n);
+      restore(below.g, air[1], spare.t, out.g, n);
+      restore(below.b, air[2], spare.t, out.b, n);
+      Limit.toRange(out, n);
+    };
+  }
+
+  private static Plane darkest(Plane[] rgb, float[] air) {
+    float[] r = rgb[0].values();
+    float[] g = rgb[1].values();
+    float[] b = rgb[2].values();
+    float[] out = new float[rgb[0].area().pixels()];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = Math.min(r[i] / air[0], Math.min(g[i] / air[1], b[i] / air[2]));
+    }
+    return new Plane(rgb[0].area(), out);
+  }
+
+  private Plane transmission(Plane dark) {
+    float[] out = dark.values();
+    for (int i = 0; i < out.length; i++) {
+      out[i] = 1 - omega * Math.min(1f, out[i]);
+    }
+    return dark;
+  }
+
+  /** 1 / max(slope · luma + offset, t₀) in place of luma. */
+  private static void perTransmission(float[] slope, float[] offset, float[] luma, int n) {
+    for (int i = 0; i < n; i++) {
+      float t = Math.min(1f, Math.max(THINNEST, slope[i] * luma[i] + offset[i]));
+      luma[i] = 1 / t;
+    }
+  }
+
+  private static void restore(float[] in, float air, float[] perT, float[] out, int n) {
+    for (int i = 0; i < n; i++) {
+      out[i] = (in[i] - air) * perT[i] + air;
+    }
+  }
+}

@@ -1,0 +1,87 @@
+package org.nineveils.veil.soft;
+
+import java.util.function.Supplier;
+import org.nineveils.filter.Field;
+import org.nineveils.filter.Gaussian;
+import org.nineveils.filter.Plane;
+import org.nineveils.picture.Area;
+import org.nineveils.picture.Part;
+import org.nineveils.picture.Picture;
+import org.nineveils.setting.SettingValues;
+import org.nineveils.veil.AreaKernel;
+import org.nineveils.veil.Frame;
+import org.nineveils.veil.Kernel;
+import org.nineveils.veil.Limit;
+
+/**
+ * Light tones spread a soft light: what is lighter than {@code glowFrom} is blurred and laid over
+ * by screen, out = in + (1 − in) · amount · glow. A tone glows by (luma − from) / (1 − from), so
+ * the glow sets in without a step.
+ */
+final class Glow implements AreaKernel {
+  private static final float NARROWEST = 0.05f;
+
+  private final Gaussian gaussian;
+  private final float amount;
+  private final float from;
+  private final float perTone;
+
+  Glow(SettingValues values, Frame frame) {
+    gaussian = new Gaussian(Soft.pixels(values, Soft.GLOW_SIZE, frame), frame.area());
+    amount = (float) values.share(Soft.GLOW);
+    from = Math.min(1 - NARROWEST, (float) values.share(Soft.GLOW_FROM));
+    perTone = 1 / (1 - from);
+  }
+
+  @Override
+  public int reach() {
+    return gaussian.reach();
+  }
+
+  @Override
+  public int grid() {
+    return gaussian.grid();
+  }
+
+  @Override
+  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+    Plane[] rgb = Plane.of(in);
+    Plane[] coarse = new Plane[3];
+    for (int c = 0; c < 3; c++) {
+      coarse[c] = gaussian.reduce(rgb[c], wanted);
+    }
+    Plane luma = Plane.luma(coarse);
+    Field[] glow = new Field[3];
+    for (int c = 0; c < 3; c++) {
+      glow[c] = gaussian.blur(glowing(coarse[c], luma), wanted);
+    }
+    return (below, out, n, x, y, spare) -> {
+      lay(glow[0], below.r, out.r, n, x, y, spare.r, spare.t);
+      lay(glow[1], below.g, out.g, n, x, y, spare.r, spare.t);
+      lay(glow[2], below.b, out.b, n, x, y, spare.r, spare.t);
+      Limit.toRange(out, n);
+    };
+  }
+
+  private Plane glowing(Plane channel, Plane luma) {
+    float[] c = channel.values();
+    float[] y = luma.values();
+    int n = channel.area().pixels();
+    float[] out = new float[n];
+    float low = from;
+    float scale = perTone;
+    for (int i = 0; i < n; i++) {
+      out[i] = c[i] * Math.max(0f, (y[i] - low) * scale);
+    }
+    return new Plane(channel.area(), out);
+  }
+
+  private void lay(
+      Field glow, float[] in, float[] out, int n, int x, int y, float[] light, float[] scratch) {
+    glow.row(x, y, n, light, scratch);
+    float share = amount;
+    for (int i = 0; i < n; i++) {
+      out[i] = in[i] + (1 - in[i]) * light[i] * share;
+    }
+  }
+}

@@ -1,0 +1,136 @@
+package org.nineveils.veil.soft;
+
+import java.util.function.Supplier;
+import org.nineveils.colour.Luma;
+import org.nineveils.filter.Guided;
+import org.nineveils.filter.Plane;
+import org.nineveils.picture.Area;
+import org.nineveils.picture.Part;
+import org.nineveils.picture.Picture;
+import org.nineveils.setting.SettingValues;
+import org.nineveils.veil.AreaKernel;
+import org.nineveils.veil.Band;
+import org.nineveils.veil.Frame;
+import org.nineveils.veil.Kernel;
+import org.nineveils.veil.Limit;
+
+/**
+ * Noise reduction, apart for light and colour: luma by the guided filter with itself as the guide,
+ * red − luma and blue − luma by the guided filter with luma as the guide and a window three times
+ * as wide, since the eye hardly sees fine colour. Green follows from luma.
+ */
+final class Noise implements AreaKernel {
+  /** Step of luma of which half is kept; chosen by eye. */
+  private static final double LIGHT_EDGE = 0.1;
+
+  private static final double COLOUR_EDGE = 0.16;
+  private static final double COLOUR_SIZE = 3;
+  private static final double NARROWEST = 0.4;
+  private static final float R = Luma.of(1, 0, 0);
+  private static final float G = Luma.of(0, 1, 0);
+  private static final float B = Luma.of(0, 0, 1);
+
+  private final Guided light;
+  private final Guided colour;
+  private final float lightShare;
+  private final float colourShare;
+
+  Noise(SettingValues values, Frame frame) {
+    double sigma = Math.max(NARROWEST, Soft.pixels(values, Soft.NOISE_SIZE, frame));
+    light = new Guided(sigma, LIGHT_EDGE, frame.area());
+    colour = new Guided(sigma * COLOUR_SIZE, COLOUR_EDGE, frame.area());
+    lightShare = (float) values.share(Soft.NOISE_LIGHT);
+    colourShare = (float) values.share(Soft.NOISE_COLOUR);
+  }
+
+  @Override
+  public int reach() {
+    return Math.max(light.reach(), colour.reach());
+  }
+
+  @Override
+  public int grid() {
+    return Math.max(light.grid(), colour.grid());
+  }
+
+  @Override
+  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+    Plane[] rgb = Plane.of(in);
+    Plane luma = Plane.luma(light.reduce(rgb, wanted));
+    Guided.Line lightLine = light.lines(luma, new Plane[] {luma}, wanted)[0];
+    Plane[] coarse = colour.reduce(rgb, wanted);
+    Plane guide = Plane.luma(coarse);
+    Plane[] differences = {minus(coarse[0], guide), minus(coarse[2], guide)};
+    Guided.Line[] colourLines = colour.lines(guide, differences, wanted);
+    return (from, out, n, x, y, spare) -> {
+      float[] tone = spare.t;
+      Luma.run(from.r, from.g, from.b, tone, n);
+      smooth(from.r, tone, colourLines[0], out.r, n, x, y, spare);
+      smooth(from.b, tone, colourLines[1], out.b, n, x, y, spare);
+      lightened(tone, lightLine, out.t, n, x, y, spare);
+      join(out, n);
+    };
+  }
+
+  private static Plane minus(Plane a, Plane b) {
+    int n = a.area().pixels();
+    float[] p = a.values();
+    float[] q = b.values();
+    float[] out = new float[n];
+    for (int i = 0; i < n; i++) {
+      out[i] = p[i] - q[i];
+    }
+    return new Plane(a.area(), out);
+  }
+
+  /** Leaves the smoothed difference of a channel and luma in {@code out}. */
+  private void smooth(
+      float[] channel,
+      float[] tone,
+      Guided.Line line,
+      float[] out,
+      int n,
+      int x,
+      int y,
+      Band spare) {
+    line.slope().row(x, y, n, spare.r, spare.b);
+    line.offset().row(x, y, n, spare.g, spare.b);
+    float[] slope = spare.r;
+    float[] offset = spare.g;
+    float share = colourShare;
+    for (int i = 0; i < n; i++) {
+      float d = channel[i] - tone[i];
+      out[i] = d + (slope[i] * tone[i] + offset[i] - d) * share;
+    }
+  }
+
+  private void lightened(
+      float[] tone, Guided.Line line, float[] out, int n, int x, int y, Band spare) {
+    line.slope().row(x, y, n, spare.r, spare.b);
+    line.offset().row(x, y, n, spare.g, spare.b);
+    float[] slope = spare.r;
+    float[] offset = spare.g;
+    float share = lightShare;
+    for (int i = 0; i < n; i++) {
+      out[i] = tone[i] + (slope[i] * tone[i] + offset[i] - tone[i]) * share;
+    }
+  }
+
+  /** Colours from luma (in t) and the two differences (in r and b). */
+  private static void join(Band out, int n) {
+    float[] r = out.r;
+    float[] g = out.g;
+    float[] b = out.b;
+    float[] tone = out.t;
+    for (int i = 0; i < n; i++) {
+      g[i] = tone[i] - (R * r[i] + B * b[i]) * (1 / G);
+    }
+    for (int i = 0; i < n; i++) {
+      r[i] += tone[i];
+    }
+    for (int i = 0; i < n; i++) {
+      b[i] += tone[i];
+    }
+    Limit.toRange(out, n);
+  }
+}

@@ -1,0 +1,169 @@
+package org.nineveils.veil.soft;
+
+import java.util.Arrays;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import org.nineveils.colour.Luma;
+import org.nineveils.filter.Field;
+import org.nineveils.filter.Gaussian;
+import org.nineveils.filter.Guided;
+import org.nineveils.filter.Plane;
+import org.nineveils.picture.Area;
+import org.nineveils.picture.Part;
+import org.nineveils.picture.Picture;
+import org.nineveils.setting.SettingValues;
+import org.nineveils.veil.AreaKernel;
+import org.nineveils.veil.Band;
+import org.nineveils.veil.Frame;
+import org.nineveils.veil.Kernel;
+import org.nineveils.veil.Limit;
+
+/**
+ * Skin smoothing that keeps edges. The guided filter with luma as the guide ({@link Guided}) evens
+ * out blotches, while lashes, brows and outlines, whose contrast is above {@code smoothEdge}, stay.
+ * Of what it takes from luma, the finest part, pores and down, is what a Gaussian of a quarter of
+ * the size does not hold; the share {@code smoothTexture} of it is laid back on:
+ *
+ * <pre>
+ * taken = luma − smooth luma
+ * out = mix(in, smooth + texture · (taken − blur(taken)), amount)
+ * </pre>
+ */
+final class Smoothing implements AreaKernel {
+  private static final double FINE = 0.25;
+
+  /** Narrowest window, pixels: below, a grid of pixels holds nothing to tell apart. */
+  private static final double NARROWEST = 0.4;
+
+  private final Guided guided;
+  private final Gaussian fine;
+  private final Area picture;
+  private final float amount;
+  private final float texture;
+
+  Smoothing(SettingValues values, Frame frame) {
+    double sigma = Math.max(NARROWEST, Soft.pixels(values, Soft.SMOOTH_SIZE, frame));
+    guided = new Guided(sigma, values.share(Soft.SMOOTH_EDGE), frame.area());
+    fine = new Gaussian(Math.max(NARROWEST, sigma * FINE), frame.area());
+    picture = frame.area();
+    amount = (float) values.share(Soft.SMOOTH);
+    texture = (float) values.share(Soft.SMOOTH_TEXTURE);
+  }
+
+  @Override
+  public int reach() {
+    return guided.reach() + fine.reach() + fine.grid();
+  }
+
+  @Override
+  public int grid() {
+    return Math.max(guided.grid(), fine.grid());
+  }
+
+  @Override
+  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+    Area wide = texture > 0 ? wanted.around(fine.reach(), fine.grid(), picture) : wanted;
+    Plane[] coarse = guided.reduce(Plane.of(in), wide);
+    Plane guide = Plane.luma(coarse);
+    Guided.Line[] lines = guided.lines(guide, coarse, wide);
+    Field kept = null;
+    if (texture > 0) {
+      Guided.Line line = guided.lines(guide, new Plane[] {guide}, wide)[0];
+      Plane taken = taken(in, line, wide);
+      kept = fine.blur(fine.reduce(taken, wanted), wanted);
+    }
+    return new Smooth(lines, kept);
+  }
+
+  /** What the filter takes from luma. */
+  private static Plane taken(Part in, Guided.Line line, Area area) {
+    float[] out = new float[area.pixels()];
+    IntStream.range(area.y(), area.bottom())
+        .parallel()
+        .forEach(
+            y -> {
+              Band rgb = new Band();
+              Band work = new Band();
+              for (int x = area.x(); x < area.right(); x += Band.CAPACITY) {
+                int n = Math.min(Band.CAPACITY, area.right() - x);
+                rgb.load(in.picture(), in.index(x, y), n);
+                Luma.run(rgb.r, rgb.g, rgb.b, work.t, n);
+                takenFrom(work.t, line, rgb.t, n, x, y, work);
+                int at = (y - area.y()) * area.width() + x - area.x();
+                System.arraycopy(rgb.t, 0, out, at, n);
+              }
+            });
+    return new Plane(area, out);
+  }
+
+  private static void takenFrom(
+      float[] luma, Guided.Line line, float[] out, int n, int x, int y, Band work) {
+    line.slope().row(x, y, n, work.r, work.b);
+    line.offset().row(x, y, n, work.g, work.b);
+    float[] slope = work.r;
+    float[] offset = work.g;
+    for (int i = 0; i < n; i++) {
+      out[i] = luma[i] - slope[i] * luma[i] - offset[i];
+    }
+  }
+
+  /** The last stage, pixel by pixel. */
+  private final class Smooth implements Kernel {
+    private final Guided.Line[] lines;
+    private final Field soft;
+
+    Smooth(Guided.Line[] lines, Field soft) {
+      this.lines = lines;
+      this.soft = soft;
+    }
+
+    @Override
+    public void run(Band in, Band out, int n, int x, int y, Band spare) {
+      float[] luma = spare.t;
+      float[] kept = out.t;
+      Luma.run(in.r, in.g, in.b, luma, n);
+      channel(lines[0], luma, out.r, n, x, y, spare);
+      channel(lines[1], luma, out.g, n, x, y, spare);
+      channel(lines[2], luma, out.b, n, x, y, spare);
+      if (soft == null) {
+        Arrays.fill(kept, 0, n, 0);
+      } else {
+        soft.row(x, y, n, spare.r, spare.g);
+        texture(luma, out, spare.r, n);
+      }
+      mix(in.r, kept, out.r, n);
+      mix(in.g, kept, out.g, n);
+      mix(in.b, kept, out.b, n);
+      Limit.toRange(out, n);
+    }
+
+    /** Leaves the smooth channel in {@code to}. */
+    private void channel(
+        Guided.Line line, float[] luma, float[] to, int n, int x, int y, Band work) {
+      line.slope().row(x, y, n, work.r, work.b);
+      line.offset().row(x, y, n, work.g, work.b);
+      float[] slope = work.r;
+      float[] offset = work.g;
+      for (int i = 0; i < n; i++) {
+        to[i] = slope[i] * luma[i] + offset[i];
+      }
+    }
+
+    /** The filter is linear in its channels, so the smooth luma is the luma of the smooth. */
+    private void texture(float[] luma, Band smooth, float[] soft, int n) {
+      float[] kept = smooth.t;
+      float share = texture;
+      Luma.run(smooth.r, smooth.g, smooth.b, kept, n);
+      for (int i = 0; i < n; i++) {
+        kept[i] = (luma[i] - kept[i] - soft[i]) * share;
+      }
+    }
+
+    private void mix(float[] in, float[] kept, float[] smooth, int n) {
+      float share = amount;
+      for (int i = 0; i < n; i++) {
+        smooth[i] = in[i] + (smooth[i] + kept[i] - in[i]) * share;
+      }
+    }
+  }
+}

@@ -1,0 +1,133 @@
+package org.nineveils.stack;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Fields;
+import org.nineveils.document.Json;
+import org.nineveils.mask.Mask;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.Scaling;
+import org.nineveils.testing.Looks;
+import org.nineveils.testing.Pictures;
+import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.Effect;
+import org.nineveils.veil.Veil;
+
+/** The quick manner for previews, held to the exact one. */
+class QuickTest {
+  private static List<Picture> photos() throws IOException {
+    try (Stream<Path> files = Files.list(Path.of("../demo/photos"))) {
+      return files
+          .filter(f -> f.toString().endsWith(".jpg"))
+          .sorted()
+          .map(f -> Scaling.toLongSide(PictureReader.read(f), 300))
+          .toList();
+    }
+  }
+
+  /** Every effect of the demo, and all veils of each kit one over the other. */
+  private static List<List<Veil>> stacks() throws IOException {
+    Fields demo = Json.read(Files.readString(Path.of("../demo/demo.json")), "The demo");
+    List<List<Veil>> stacks = new ArrayList<>();
+    for (Fields kit : demo.objects("kits", f -> f)) {
+      for (Fields section : kit.objects("sections", f -> f)) {
+        List<Veil> together = new ArrayList<>();
+        for (Effect effect : section.objects("effects", QuickTest::effect)) {
+          stacks.add(effect.veils());
+          effect.veils().stream().map(v -> v.withLifted(false)).forEach(together::add);
+        }
+        stacks.add(together);
+      }
+    }
+    return stacks;
+  }
+
+  private static Effect effect(Fields f) {
+    return EffectJson.parse(f.object("effect"));
+  }
+
+  @Test
+  void everyDemoEffectOnEveryPhotoLooksAsByTheExactWay() throws IOException {
+    List<List<Veil>> stacks = stacks();
+    assertThat(stacks).hasSizeGreaterThan(18);
+    for (Picture photo : photos()) {
+      for (List<Veil> veils : stacks) {
+        Stack stack = Stack.of(Bundle.of(veils));
+        Picture quick = Renderer.render(photo, photo.area(), stack, Manner.QUICK);
+        Looks.Difference apart = Looks.apart(Renderer.render(photo, stack), quick);
+        assertThat(apart.mean()).isLessThanOrEqualTo(0.3);
+        assertThat(apart.high()).isLessThanOrEqualTo(1.0);
+      }
+    }
+  }
+
+  private static Veil veil(String kind, Map<String, ?> settings, BlendMode blend) {
+    Veil v = Pictures.veil(kind, settings);
+    return new Veil(
+        "x" + settings.hashCode() + blend,
+        kind,
+        v.kind(),
+        v.settings(),
+        blend,
+        1,
+        false,
+        Mask.EVERYWHERE,
+        "");
+  }
+
+  /** Blacks lifted steeply, then mixed: a lattice alone would be 4 apart at the 99th percentile. */
+  @Test
+  void steepTonesAtTheBeginningAndAtTheEndStayExact() throws IOException {
+    List<Veil> veils =
+        List.of(
+            veil("curve", Map.of("gamma", 3, "outBlack", 20), BlendMode.NORMAL),
+            veil("light", Map.of("shadows", 100), BlendMode.SCREEN),
+            veil("colour", Map.of("saturation", 30), BlendMode.NORMAL),
+            veil("ink", Map.of("redsCyan", 20.0), BlendMode.NORMAL),
+            veil("tint", Map.of("colourise", 20), BlendMode.NORMAL),
+            veil("curve", Map.of("gamma", 0.5), BlendMode.NORMAL));
+    Stack stack = Stack.of(Bundle.of(veils));
+    int quickly = 0;
+    for (Picture photo : photos()) {
+      Picture quick = Renderer.render(photo, photo.area(), stack, Manner.QUICK);
+      Picture exact = Renderer.render(photo, stack);
+      assertThat(Looks.apart(exact, quick).high()).isLessThanOrEqualTo(1.0);
+      quickly += Pictures.same(exact, quick) ? 0 : 1;
+    }
+    assertThat(quickly).isGreaterThan(photos().size() / 2);
+  }
+
+  /** A function that no lattice holds is noticed on the picture itself and run exactly. */
+  @Test
+  void whereATableWouldStrayTheVeilsAreRunOneByOne() {
+    List<Veil> veils = new ArrayList<>();
+    veils.add(veil("tint", Map.of("monochrome", 100), BlendMode.NORMAL));
+    for (int i = 0; i < 5; i++) {
+      Map<String, Object> folded = Map.of("all", zigzag(), "gamma", 1 + i / 100.0);
+      veils.add(veil("curve", folded, BlendMode.HUE));
+      veils.add(veil("curve", folded, BlendMode.LUMINOSITY));
+    }
+    Picture picture = Pictures.random(200, 100, 6);
+    Stack stack = Stack.of(Bundle.of(veils));
+    Picture quick = Renderer.render(picture, picture.area(), stack, Manner.QUICK);
+    assertThat(Pictures.same(quick, Renderer.render(picture, stack))).isTrue();
+  }
+
+  private static List<List<Double>> zigzag() {
+    List<List<Double>> points = new ArrayList<>();
+    for (int i = 0; i < 16; i++) {
+      points.add(List.of(i / 15.0, i % 2 == 0 ? 0.0 : 1.0));
+    }
+    return points;
+  }
+}
