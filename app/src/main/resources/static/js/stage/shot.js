@@ -2,13 +2,30 @@
 import { unpack } from "./packet.js";
 
 export class Shot {
-  constructor(buffer, photo) {
+  /** What has arrived: a new picture, or a newer part of the one before. */
+  static of(buffer, photo, before) {
     const { head, pixels } = unpack(buffer);
+    return head.patch ? before.patched(head, pixels) : new Shot(head, pixels, photo);
+  }
+
+  constructor(head, pixels, photo) {
     this.head = head;
     this.photo = photo;
     this.pixels = pixels;
     this.canvas = new OffscreenCanvas(head.width, head.height);
     this.canvas.getContext("2d").putImageData(new ImageData(pixels, head.width, head.height), 0, 0);
+  }
+
+  /** The picture with a newer part put in; the rest stays as it is. */
+  patched(head, pixels) {
+    const { x, y, width, height, wholeWidth } = head;
+    for (let row = 0; row < height; row++) {
+      const from = row * width * 4;
+      this.pixels.set(pixels.subarray(from, from + width * 4), ((y + row) * wholeWidth + x) * 4);
+    }
+    this.canvas.getContext("2d").putImageData(new ImageData(pixels, width, height), x, y);
+    this.head = { ...head, x: 0, y: 0, width: wholeWidth, height: head.wholeHeight };
+    return this;
   }
 
   /** Draws into a context in device pixels; at is where the whole photo lies, in the same pixels. */

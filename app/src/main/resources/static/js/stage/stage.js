@@ -158,15 +158,16 @@ export class Stage {
     return JSON.stringify([this.source.photo().id, this.#wanted()]);
   }
 
-  async #fetch(body, view) {
+  async #fetch(body, view, before) {
     if (!body || this.pane.clientWidth === 0) return null;
     const photo = this.source.photo();
-    const bytes = await fetchBytes(this.source.address, { ...body, ...this.#wanted(), view });
-    return bytes && photo === this.source.photo() ? new Shot(bytes, photo) : null;
+    const have = before?.photo === photo ? before.head.turn : undefined;
+    const bytes = await fetchBytes(this.source.address, { ...body, ...this.#wanted(), view, have });
+    return bytes && photo === this.source.photo() ? Shot.of(bytes, photo, before) : null;
   }
 
   #load() {
-    return this.#fetch(this.source.body(), this.name);
+    return this.#fetch(this.source.body(), this.name, this.#finished);
   }
 
   async #loadPlain() {

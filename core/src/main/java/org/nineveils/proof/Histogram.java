@@ -1,5 +1,6 @@
 package org.nineveils.proof;
 
+import java.util.List;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Quantise;
 
@@ -16,7 +17,11 @@ public record Histogram(long[] red, long[] green, long[] blue) {
 
   /** Counts a picture's tones. */
   public static Histogram of(Picture picture) {
-    return new Histogram(count(picture.r()), count(picture.g()), count(picture.b()));
+    List<long[]> counts =
+        List.of(picture.r(), picture.g(), picture.b()).parallelStream()
+            .map(Histogram::count)
+            .toList();
+    return new Histogram(counts.get(0), counts.get(1), counts.get(2));
   }
 
   /** Share of pixels, 0…1, whose value is the lightest tone, averaged over the channels. */

@@ -2,9 +2,7 @@ package org.nineveils.app.render;
 
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
-import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.concurrent.atomic.AtomicLong;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.document.Json;
@@ -12,6 +10,7 @@ import org.nineveils.mask.Coverage;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.picture.Area;
+import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureWriter;
@@ -19,6 +18,7 @@ import org.nineveils.picture.Quantise;
 import org.nineveils.proof.Histogram;
 import org.nineveils.stack.Cancel;
 import org.nineveils.stack.CoverageCache;
+import org.nineveils.stack.LiveView;
 import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
@@ -27,22 +27,16 @@ import org.springframework.stereotype.Service;
 /**
  * Renders for stages. An answer is one packet: four bytes with the length of a JSON head (big
  * endian), the head, then R, G, B, 255 for each pixel. Raw pixels cost a quarter of what JPEG
- * coding costs on one machine, and they are exact.
+ * coding costs on one machine, and they are exact. A stage that says which picture of its view it
+ * has is sent only the part that is new.
  */
 @Service
 public class StageRenderer {
   private static final long KEPT_COVERAGE = 24_000_000;
-  private static final int MOST_VIEWS = 256;
 
   private final PhotoService photos;
   private final CoverageCache coverage = new CoverageCache(KEPT_COVERAGE);
-  private final Map<String, AtomicLong> views =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, AtomicLong> eldest) {
-          return size() > MOST_VIEWS;
-        }
-      };
+  private final Views views = new Views();
 
   StageRenderer(PhotoService photos) {
     this.photos = photos;
@@ -54,13 +48,26 @@ public class StageRenderer {
    * @throws org.nineveils.stack.Cancelled if the same view asked again meanwhile
    */
   public byte[] packet(Photo photo, StageRequest request, Stack stack) {
-    Cancel cancel = newest(request.view());
+    Cancel cancel = views.newest(request.view());
     Picture source = photos.scaled(photo, request.longSide());
-    Area area = wanted(request, source);
+    boolean preview = source.longSide() < Math.max(photo.width(), photo.height());
+    Manner manner = new Manner(coverage, cancel, preview);
     long start = System.nanoTime();
-    Picture out = Renderer.render(source, area, request.wanted(stack), new Manner(coverage, cancel, false));
-    double millis = (System.nanoTime() - start) / 1e6;
-    return pack(photo, source, area, out, millis);
+    if (request.area() != null || request.plain() || request.view().isEmpty()) {
+      Area area = wanted(request, source);
+      Picture out = Renderer.render(source, area, request.wanted(stack), manner);
+      return pack(head(photo, source, area), out, Part.whole(out), start);
+    }
+    LiveView view = views.live(request.view());
+    synchronized (view) { // its picture changes with the next request
+      LiveView.Finished next = view.render(source, stack, manner);
+      boolean patch = request.have() == next.turn() - 1 && !next.changed().equals(source.area());
+      Area area = patch ? next.changed() : source.area();
+      Map<String, Object> head = head(photo, source, area);
+      head.putAll(Json.object("turn", next.turn(), "patch", patch));
+      Part whole = Part.whole(next.picture());
+      return pack(head, next.picture(), patch ? whole.cut(area) : whole, start);
+    }
   }
 
   /** Where a veil covers: a packet whose alpha is the coverage. */
@@ -82,18 +89,6 @@ public class StageRenderer {
     return PictureWriter.write(Renderer.render(photos.full(photo), stack), format);
   }
 
-  private Cancel newest(String view) {
-    if (view.isEmpty()) {
-      return Cancel.NEVER;
-    }
-    AtomicLong turns;
-    synchronized (views) {
-      turns = views.computeIfAbsent(view, v -> new AtomicLong());
-    }
-    long mine = turns.incrementAndGet();
-    return () -> turns.get() != mine;
-  }
-
   /** The part of the wanted area that lies in the picture; all of it where none is named. */
   private static Area wanted(StageRequest request, Picture source) {
     if (request.area() == null) {
@@ -106,9 +101,9 @@ public class StageRenderer {
         x, y, Math.min(a.width(), source.width() - x), Math.min(a.height(), source.height() - y));
   }
 
-  private static byte[] pack(Photo photo, Picture whole, Area area, Picture out, double millis) {
-    Histogram h = Histogram.of(out);
-    Map<String, Object> head = head(photo, whole, area);
+  /** Packs the sent part of a picture, with figures of the whole. */
+  private static byte[] pack(Map<String, Object> head, Picture whole, Part sent, long start) {
+    Histogram h = Histogram.of(whole);
     head.putAll(
         Json.object(
             "red", h.red(),
@@ -116,9 +111,10 @@ public class StageRenderer {
             "blue", h.blue(),
             "blown", h.blown(),
             "blocked", h.blocked(),
-            "millis", millis));
-    byte[] packet = packet(head, out.r().length);
-    Quantise.toRgba8(out, packet, firstPixel(packet, out.r().length));
+            "millis", (System.nanoTime() - start) / 1e6));
+    int pixels = sent.area().pixels();
+    byte[] packet = packet(head, pixels);
+    Quantise.toRgba8(sent.picture(), packet, firstPixel(packet, pixels));
     return packet;
   }
 

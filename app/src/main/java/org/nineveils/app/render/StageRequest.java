@@ -11,8 +11,9 @@ import org.nineveils.stack.Stack;
  * @param area part of it that is wanted; null for all of it
  * @param view name of the asking stage: a newer request of the same view cancels an older one
  * @param plain without any veil
+ * @param have turn of the view's picture that the stage has; −1 for none
  */
-public record StageRequest(int longSide, Area area, String view, boolean plain) {
+public record StageRequest(int longSide, Area area, String view, boolean plain, int have) {
   private static final int MAX_LONG_SIDE = 20_000;
 
   /** Reads the request's own fields; the stack comes from elsewhere. */
@@ -27,7 +28,12 @@ public record StageRequest(int longSide, Area area, String view, boolean plain) 
       Fields a = f.object("area");
       area = new Area(a.whole("x"), a.whole("y"), a.whole("width"), a.whole("height"));
     }
-    return new StageRequest(longSide, area, f.text("view", ""), f.flag("plain", false));
+    return new StageRequest(
+        longSide,
+        area,
+        f.text("view", ""),
+        f.flag("plain", false),
+        f.has("have") ? f.whole("have") : -1);
   }
 
   /** The stack to render: the given one, or none where the plain photo is wanted. */

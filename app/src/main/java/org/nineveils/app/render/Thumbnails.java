@@ -14,6 +14,7 @@ import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.release.Checksums;
 import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
@@ -72,6 +73,7 @@ public class Thumbnails {
   /** The photo through an effect, as a picture of at most that long side. */
   public Picture render(Photo photo, Effect effect, Map<String, Paint> paint, int longSide) {
     Stack stack = Stack.of(new Bundle(effect.veils(), paint, 1));
-    return Renderer.render(photos.scaled(photo, longSide), stack);
+    Picture source = photos.scaled(photo, longSide);
+    return Renderer.render(source, source.area(), stack, Manner.QUICK);
   }
 }
