@@ -34,6 +34,16 @@ public record Lab(double l, double a, double b) {
     return new Lab(116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz));
   }
 
+  /** Linear sRGB to XYZ over the white, for loops. */
+  static float[][] scaledRows() {
+    double[] m = FROM_LINEAR.rows();
+    float[][] rows = new float[3][3];
+    for (int i = 0; i < 9; i++) {
+      rows[i / 3][i % 3] = (float) (m[i] / WHITE[i / 3]);
+    }
+    return rows;
+  }
+
   private static double f(double t) {
     return t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116;
   }

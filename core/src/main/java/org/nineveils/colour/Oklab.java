@@ -54,16 +54,8 @@ public final class Oklab {
           -0.7034186147,
           1.7076147010);
 
-  /*
-   * How: x^(1/3) = (x^⅛)^(8/3); after three square roots the power is smooth on a short interval, so
-   * that a polynomial of degree seven reaches float accuracy.
-   */
-  private static final double LOWEST = 1e-5;
-  private static final float LOW = (float) LOWEST;
-  private static final float LINE = (float) (Math.cbrt(LOWEST) / LOWEST);
-  private static final int DEGREE = 7;
-  private static final float[] ROOT =
-      Chebyshev.fit(y -> Math.pow(y, 8.0 / 3), Math.pow(LOWEST, 1.0 / 8), 1, DEGREE);
+  private static final float LOW = (float) CubeRoot.LOWEST;
+  private static final float LINE = (float) (Math.cbrt(CubeRoot.LOWEST) / CubeRoot.LOWEST);
 
   private Oklab() {}
 
@@ -128,23 +120,14 @@ public final class Oklab {
     }
   }
 
+  /** The cube root, below its domain a straight line to 0; {@code in} is overwritten. */
   private static void cubeRoot(float[] in, float[] out, int n) {
     for (int i = 0; i < n; i++) {
-      float root = (float) Math.sqrt((float) Math.sqrt(Math.max(in[i], LOW)));
-      in[i] = Math.min(in[i], LOW) - LOW;
-      out[i] = (float) Math.sqrt(root);
+      out[i] = Math.max(in[i], LOW);
     }
-    horner(out, in, n);
-  }
-
-  /** The polynomial of {@code y}, in place, plus the straight part that {@code below} keeps. */
-  private static void horner(float[] y, float[] below, int n) {
-    float c7 = ROOT[7], c6 = ROOT[6], c5 = ROOT[5], c4 = ROOT[4];
-    float c3 = ROOT[3], c2 = ROOT[2], c1 = ROOT[1], c0 = ROOT[0];
+    CubeRoot.run(out, n);
     for (int i = 0; i < n; i++) {
-      float v = y[i];
-      float high = ((c7 * v + c6) * v + c5) * v + c4;
-      y[i] = (((high * v + c3) * v + c2) * v + c1) * v + c0 + below[i] * LINE;
+      out[i] += (Math.min(in[i], LOW) - LOW) * LINE;
     }
   }
 

@@ -3,9 +3,9 @@ package org.nineveils.document;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.catalogue.Kinds;
+import org.nineveils.mask.Guard;
+import org.nineveils.mask.Mask;
 import org.nineveils.mask.RuleKinds;
-import org.nineveils.setting.CurveSetting;
-import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.veil.VeilKind;
 
@@ -38,26 +38,27 @@ public final class KindsJson {
         .toList();
   }
 
+  /** What can be done to a mask once its rules have been joined and paint laid on. */
+  public static List<Map<String, Object>> maskEdges() {
+    return Mask.EDGES.stream().map(KindsJson::setting).toList();
+  }
+
+  /** Rules that keep a veil off something, ready made. */
+  public static List<Map<String, Object>> guards() {
+    return Guard.ALL.stream()
+        .map(guard -> Json.object("label", guard.label(), "rule", MaskJson.rule(guard.rule())))
+        .toList();
+  }
+
   private static Map<String, Object> setting(Setting<?> setting) {
     Map<String, Object> out =
         Json.object(
             "key", setting.key(),
             "label", setting.label(),
             "group", setting.group(),
-            "type", setting instanceof NumberSetting ? "number" : "curve",
+            "type", setting.type(),
             "start", start(setting));
-    if (setting instanceof NumberSetting n) {
-      out.putAll(Json.object("unit", n.unit(), "min", n.min(), "max", n.max(), "step", n.step()));
-      if (n.cell() != null) {
-        out.putAll(Json.object("row", n.cell().row(), "column", n.cell().column()));
-      }
-    } else {
-      out.putAll(
-          Json.object(
-              "minPoints", CurveSetting.MIN_POINTS,
-              "maxPoints", CurveSetting.MAX_POINTS,
-              "minGap", CurveSetting.MIN_GAP));
-    }
+    out.putAll(setting.facts());
     return out;
   }
 

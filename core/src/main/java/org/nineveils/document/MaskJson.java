@@ -18,10 +18,16 @@ final class MaskJson {
     if (!mask.rules().isEmpty()) {
       out.put("rules", mask.rules().stream().map(MaskJson::rule).toList());
     }
+    if (mask.grow() != 0) {
+      out.put(Mask.GROW.key(), mask.grow());
+    }
+    if (mask.soften() != 0) {
+      out.put(Mask.SOFTEN.key(), mask.soften());
+    }
     return out;
   }
 
-  private static Map<String, Object> rule(Rule rule) {
+  static Map<String, Object> rule(Rule rule) {
     return Json.object(
         "kind", rule.kind().id(),
         "join", rule.join().id(),
@@ -30,10 +36,12 @@ final class MaskJson {
   }
 
   static Mask parse(Fields f) {
-    f.only("cover", "rules");
+    f.only("cover", "rules", Mask.GROW.key(), Mask.SOFTEN.key());
     Cover cover = f.build(() -> Cover.ofId(f.text("cover")));
     List<Rule> rules = f.has("rules") ? f.objects("rules", MaskJson::parseRule) : List.of();
-    return f.build(() -> new Mask(cover, rules));
+    double grow = f.has(Mask.GROW.key()) ? f.number(Mask.GROW.key()) : 0;
+    double soften = f.has(Mask.SOFTEN.key()) ? f.number(Mask.SOFTEN.key()) : 0;
+    return f.build(() -> new Mask(cover, rules, grow, soften));
   }
 
   private static Rule parseRule(Fields f) {

@@ -4,8 +4,11 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
 import org.nineveils.catalogue.Kinds;
+import org.nineveils.mask.Mask;
 import org.nineveils.mask.RuleKind;
 import org.nineveils.mask.RuleKinds;
+import org.nineveils.setting.ChoiceSetting;
+import org.nineveils.setting.ColoursSetting;
 import org.nineveils.setting.CurveSetting;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
@@ -28,11 +31,12 @@ public final class SettingsReference {
       String purpose = "A rule of a mask. In files: `%s`.".formatted(kind.id());
       append(kind.label(), purpose, kind.settings(), out);
     }
+    append("Edge of a mask", "Of any mask that does not cover everything.", Mask.EDGES, out);
     return out.toString();
   }
 
   private static void append(
-      String title, String purpose, List<Setting<?>> settings, StringBuilder out) {
+      String title, String purpose, List<? extends Setting<?>> settings, StringBuilder out) {
     out.append("\n## %s\n\n%s\n\n".formatted(title, purpose));
     out.append("| key | setting | unit | range | start | step |\n|---|---|---|---|---|---|\n");
     settings.forEach(setting -> out.append(row(setting)).append('\n'));
@@ -57,8 +61,17 @@ public final class SettingsReference {
               plain(n.start()),
               plain(n.step()));
     }
-    return "| `%s` | %s | tone in, tone out | %d … %d points in 0 … 1 | straight line | |"
-        .formatted(setting.key(), name, CurveSetting.MIN_POINTS, CurveSetting.MAX_POINTS);
+    String takes = "";
+    if (setting instanceof CurveSetting) {
+      takes =
+          "tone in, tone out | %d … %d points in 0 … 1 | straight line"
+              .formatted(CurveSetting.MIN_POINTS, CurveSetting.MAX_POINTS);
+    } else if (setting instanceof ColoursSetting colours) {
+      takes = "`#rrggbb` | 0 … %d colours | none".formatted(colours.most());
+    } else if (setting instanceof ChoiceSetting choice) {
+      takes = " | %s | %s".formatted(String.join(", ", choice.ids()), choice.start());
+    }
+    return "| `%s` | %s | %s | |".formatted(setting.key(), name, takes);
   }
 
   private static String plain(double v) {

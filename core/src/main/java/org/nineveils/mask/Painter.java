@@ -14,6 +14,8 @@ import org.nineveils.picture.Picture;
  * the largest brush value counts. 4. The stroke moves the mask by strength · c: towards 1 where it
  * reveals, towards 0 where it hides.
  *
+ * <p>In the end the edge of the mask is moved and softened; see {@link MaskEdge}.
+ *
  * <p>Everything is in shares of the long side, so coverage worked out for a preview and for the
  * full frame is the same mask.
  */
@@ -31,6 +33,14 @@ public final class Painter {
    * @param area the part to work out, pixels
    */
   public static Coverage cover(Mask rule, Paint paint, Picture plain, Area area) {
+    MaskEdge edge = MaskEdge.of(rule, plain.area());
+    if (edge.changesNothing()) {
+      return raw(rule, paint, plain, area);
+    }
+    return edge.shape(raw(rule, paint, plain, edge.needs(area)), area);
+  }
+
+  private static Coverage raw(Mask rule, Paint paint, Picture plain, Area area) {
     int longSide = plain.longSide();
     float[] mask;
     if (rule.cover() == Cover.BY_RULE) {

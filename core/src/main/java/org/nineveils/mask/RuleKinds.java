@@ -6,7 +6,12 @@ import org.nineveils.setting.InvalidSetting;
 /** The sorts of rule that this build knows. */
 public final class RuleKinds {
   private static final List<RuleKind> ALL =
-      List.of(new BrightnessRule(), new ColourRule(), new ShapeRule());
+      List.of(
+          new BrightnessRule(),
+          new ColourRule(),
+          new PickedRule(),
+          new SkinRule(),
+          new ShapeRule());
 
   private RuleKinds() {}
 

@@ -11,6 +11,8 @@ import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Rule;
 import org.nineveils.mask.RuleKinds;
+import org.nineveils.setting.ChoiceSetting;
+import org.nineveils.setting.ColoursSetting;
 import org.nineveils.setting.CurveSetting;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
@@ -121,14 +123,19 @@ public final class FormatSchema {
   /** Everywhere and brush on stand alone; by rule takes rules of the sorts that there are. */
   private static Object mask() {
     List<String> plain = List.of(Cover.EVERYWHERE.id(), Cover.BRUSH_ON.id());
-    Object ruled =
-        object(
-            Json.object(
-                "cover", Json.object("const", Cover.BY_RULE.id()),
-                "rules", listOf(rule(), 1, Mask.MAX_RULES)),
-            List.of("cover", "rules"));
+    Map<String, Object> own = Json.object("cover", oneOf(plain));
+    Map<String, Object> ruled =
+        Json.object(
+            "cover",
+            Json.object("const", Cover.BY_RULE.id()),
+            "rules",
+            listOf(rule(), 1, Mask.MAX_RULES));
+    for (NumberSetting edge : Mask.EDGES) {
+      own.put(edge.key(), setting(edge));
+      ruled.put(edge.key(), setting(edge));
+    }
     return Json.object(
-        "oneOf", List.of(object(Json.object("cover", oneOf(plain)), List.of("cover")), ruled));
+        "oneOf", List.of(object(own, List.of("cover")), object(ruled, List.of("cover", "rules"))));
   }
 
   private static Object rule() {
@@ -166,6 +173,14 @@ public final class FormatSchema {
           "maximum", n.max(),
           "default", n.start());
     }
+    if (setting instanceof ColoursSetting colours) {
+      Map<String, Object> out = new LinkedHashMap<>(Json.object("description", colours.label()));
+      out.putAll(listOf(path(ColoursSetting.PATTERN), 0, colours.most()));
+      return out;
+    }
+    if (setting instanceof ChoiceSetting choice) {
+      return Json.object("description", choice.label(), "enum", choice.ids());
+    }
     Object tone = Json.object("type", "number", "minimum", 0, "maximum", 1);
     return Json.object(
         "description",
@@ -195,7 +210,7 @@ public final class FormatSchema {
     return out;
   }
 
-  private static Object listOf(Object items, int min, int max) {
+  private static Map<String, Object> listOf(Object items, int min, int max) {
     return Json.object("type", "array", "items", items, "minItems", min, "maxItems", max);
   }
 

@@ -2,6 +2,7 @@ package org.nineveils.setting;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** A setting that is a tone curve: 2 to 16 points, each further right than the one before. */
 public record CurveSetting(String key, String label, String group)
@@ -14,6 +15,16 @@ public record CurveSetting(String key, String label, String group)
 
   /** Smallest distance between two points, in input tone; half a step of 8 bits. */
   public static final double MIN_GAP = 1.0 / 512;
+
+  @Override
+  public String type() {
+    return "curve";
+  }
+
+  @Override
+  public Map<String, Object> facts() {
+    return Map.of("minPoints", MIN_POINTS, "maxPoints", MAX_POINTS, "minGap", MIN_GAP);
+  }
 
   @Override
   public List<CurvePoint> start() {

@@ -1,6 +1,8 @@
 package org.nineveils.setting;
 
 import java.math.BigDecimal;
+import java.util.LinkedHashMap;
+import java.util.Map;
 
 /**
  * A setting that is a number within a range.
@@ -48,6 +50,25 @@ public record NumberSetting(
     if (!(min < max && start >= min && start <= max && step > 0)) {
       throw new IllegalArgumentException("setting " + key + " has a start value out of its range");
     }
+  }
+
+  @Override
+  public String type() {
+    return "number";
+  }
+
+  @Override
+  public Map<String, Object> facts() {
+    Map<String, Object> facts = new LinkedHashMap<>();
+    facts.put("unit", unit);
+    facts.put("min", min);
+    facts.put("max", max);
+    facts.put("step", step);
+    if (cell != null) {
+      facts.put("row", cell.row());
+      facts.put("column", cell.column());
+    }
+    return facts;
   }
 
   @Override

@@ -1,12 +1,15 @@
 package org.nineveils.setting;
 
+import java.util.Map;
+
 /**
  * The one description of a setting. Sliders, validation, JSON Schema, command-line help and the
  * reference in {@code docs/} are derived from it.
  *
  * @param <T> type of a value
  */
-public sealed interface Setting<T> permits NumberSetting, CurveSetting {
+public sealed interface Setting<T>
+    permits NumberSetting, CurveSetting, ColoursSetting, ChoiceSetting {
   /** Name in files; never changed once released. Lower case, no spaces. */
   String key();
 
@@ -15,6 +18,12 @@ public sealed interface Setting<T> permits NumberSetting, CurveSetting {
 
   /** Heading that it stands under on screens. */
   String group();
+
+  /** What sort of value it takes; screens pick an editor by it. */
+  String type();
+
+  /** What an editor must know besides: bounds, steps, choices; ready for JSON. */
+  Map<String, Object> facts();
 
   /** The value that changes nothing, or that a new veil has where others switch it on. */
   T start();

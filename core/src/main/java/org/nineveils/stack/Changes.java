@@ -3,6 +3,7 @@ package org.nineveils.stack;
 import java.util.ArrayList;
 import java.util.List;
 import org.nineveils.mask.Cover;
+import org.nineveils.mask.MaskEdge;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.mask.Touched;
@@ -49,7 +50,9 @@ final class Changes {
       } else {
         return whole;
       }
-      touched = with(touched, Touched.by(differing(oldPaint, next.item().paint()), whole));
+      Area own = Touched.by(differing(oldPaint, next.item().paint()), whole);
+      touched =
+          with(touched, own == null ? null : MaskEdge.of(next.item().mask(), whole).needs(own));
     }
     return b < before.size() || touched == null ? whole : touched;
   }

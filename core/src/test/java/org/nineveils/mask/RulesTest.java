@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -14,11 +13,10 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
-import org.nineveils.setting.NumberSetting;
-import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.testing.CheckValues;
 import org.nineveils.testing.Pictures;
+import org.nineveils.testing.RandomSettings;
 
 class RulesTest {
   private static Rule rule(String kind, Map<String, ?> settings) {
@@ -164,11 +162,7 @@ class RulesTest {
     Random random = new Random(17);
     Picture picture = Pictures.random(90, 40, 3);
     for (int round = 0; round < 40; round++) {
-      Map<String, Object> raw = new LinkedHashMap<>();
-      for (Setting<?> s : kind.settings()) {
-        NumberSetting n = (NumberSetting) s;
-        raw.put(n.key(), n.min() + (n.max() - n.min()) * random.nextDouble());
-      }
+      Map<String, Object> raw = RandomSettings.of(kind.settings(), random);
       Mask mask = new Mask(Cover.BY_RULE, List.of(rule(kind.id(), raw)));
       float[] whole = Painter.cover(mask, Paint.NONE, picture, picture.area()).values();
       Area area = new Area(13, 7, 50, 20);

@@ -3,7 +3,6 @@ package org.nineveils.veil;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,7 +13,6 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.nineveils.catalogue.Kinds;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
-import org.nineveils.setting.CurveSetting;
 import org.nineveils.setting.InvalidSetting;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
@@ -24,33 +22,12 @@ import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.testing.Pictures;
+import org.nineveils.testing.RandomSettings;
 
 /** What every kind of veil promises. A new kind is held to it by being in the catalogue. */
 class VeilKindContractTest {
   static Stream<VeilKind> kinds() {
     return Kinds.all().stream();
-  }
-
-  private static Map<String, Object> randomSettings(VeilKind kind, Random random) {
-    Map<String, Object> raw = new LinkedHashMap<>();
-    for (Setting<?> setting : kind.settings()) {
-      if (setting instanceof NumberSetting n) {
-        double v = n.min() + (n.max() - n.min()) * random.nextDouble();
-        raw.put(n.key(), random.nextInt(4) == 0 ? (random.nextBoolean() ? n.min() : n.max()) : v);
-      } else if (setting instanceof CurveSetting c) {
-        raw.put(c.key(), randomCurve(random));
-      }
-    }
-    return raw;
-  }
-
-  private static List<List<Double>> randomCurve(Random random) {
-    int points = 2 + random.nextInt(5);
-    List<List<Double>> curve = new ArrayList<>();
-    for (int i = 0; i < points; i++) {
-      curve.add(List.of((i + 0.8 * random.nextDouble()) / points, random.nextDouble()));
-    }
-    return curve;
   }
 
   @ParameterizedTest
@@ -73,7 +50,7 @@ class VeilKindContractTest {
     picture.g()[1] = 1;
     picture.b()[1] = 1;
     for (int round = 0; round < 60; round++) {
-      Map<String, Object> settings = randomSettings(kind, random);
+      Map<String, Object> settings = RandomSettings.of(kind.settings(), random);
       Picture out = Pictures.through(picture, Pictures.veil(kind.id(), settings));
       for (float[] plane : new float[][] {out.r(), out.g(), out.b()}) {
         for (float v : plane) {
@@ -89,7 +66,7 @@ class VeilKindContractTest {
     Random random = new Random(5);
     Picture picture = Pictures.random(211, 53, 3);
     for (int round = 0; round < 10; round++) {
-      Veil veil = Pictures.veil(kind.id(), randomSettings(kind, random));
+      Veil veil = Pictures.veil(kind.id(), RandomSettings.of(kind.settings(), random));
       Stack stack = Stack.of(Bundle.of(List.of(veil)));
       Picture whole = Renderer.render(picture, stack);
       Area area = new Area(17 + round, 5, 90, 31);
@@ -109,7 +86,8 @@ class VeilKindContractTest {
   void valuesComeBackFromJson(VeilKind kind) {
     Random random = new Random(8);
     for (int round = 0; round < 20; round++) {
-      SettingValues values = SettingValues.parse(kind.settings(), randomSettings(kind, random));
+      SettingValues values =
+          SettingValues.parse(kind.settings(), RandomSettings.of(kind.settings(), random));
       assertThat(SettingValues.parse(kind.settings(), values.format())).isEqualTo(values);
     }
   }

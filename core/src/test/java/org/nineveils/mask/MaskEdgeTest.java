@@ -1,0 +1,84 @@
+package org.nineveils.mask;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.nineveils.picture.Area;
+import org.nineveils.picture.Picture;
+import org.nineveils.testing.Pictures;
+
+class MaskEdgeTest {
+  private static final Picture PHOTO = Pictures.flat(1000, 400, 0.5, 0.5, 0.5);
+
+  /** A hard bar down the middle, 200 pixels wide. */
+  private static final Paint BAR =
+      new Paint(List.of(new Stroke(List.of(0.5, 0.0, 0.5, 0.4), 0.2, 0, 1, 1, true)));
+
+  private static float[] row(Cover cover, double grow, double soften) {
+    Mask mask = new Mask(cover, List.of(), grow, soften);
+    float[] all = Painter.cover(mask, BAR, PHOTO, PHOTO.area()).values();
+    return java.util.Arrays.copyOfRange(all, 200 * 1000, 201 * 1000);
+  }
+
+  private static double width(float[] row) {
+    double sum = 0;
+    for (float v : row) {
+      sum += v;
+    }
+    return sum;
+  }
+
+  @ParameterizedTest
+  @ValueSource(doubles = {3, 10, 30, -3, -10, -30})
+  void growingMovesBothSidesByItsShareOfTheLongSide(double perMille) {
+    double before = width(row(Cover.BRUSH_ON, 0, 0));
+    double after = width(row(Cover.BRUSH_ON, perMille, 0));
+    // 1 000 pixels: a thousandth is a pixel; exact to a third of the distance or better
+    assertThat(after - before).isCloseTo(2 * perMille, within(0.34 * Math.abs(perMille) + 1));
+  }
+
+  @Test
+  void softeningKeepsTheMiddleOfTheEdgeAndTheSum() {
+    float[] hard = row(Cover.BRUSH_ON, 0, 0);
+    float[] soft = row(Cover.BRUSH_ON, 0, 10);
+    assertThat(width(soft)).isCloseTo(width(hard), within(0.5));
+    assertThat(soft[400]).isCloseTo(0.5f, within(0.06f));
+    assertThat(soft[390]).isCloseTo(0.159f, within(0.03f)); // one standard deviation out
+    assertThat(soft[500]).isCloseTo(1f, within(1e-4f));
+  }
+
+  @Test
+  void itActsOnWhatIsBrushedOffAVeilThatCoversEverything() {
+    Paint hole = new Paint(List.of(new Stroke(List.of(0.5, 0.2), 0.1, 0, 1, 1, false)));
+    Mask mask = new Mask(Cover.EVERYWHERE, List.of(), -10, 0);
+    float[] all = Painter.cover(mask, hole, PHOTO, PHOTO.area()).values();
+    assertThat(all[200 * 1000 + 443]).isEqualTo(0); // the hole of 50 has grown by 10
+    assertThat(all[200 * 1000 + 430]).isEqualTo(1);
+  }
+
+  @Test
+  void aPartOfAShapedMaskIsThatPartOfTheWhole() {
+    Mask mask = new Mask(Cover.BRUSH_ON, List.of(), 8, 6);
+    float[] whole = Painter.cover(mask, BAR, PHOTO, PHOTO.area()).values();
+    Area area = new Area(371, 33, 90, 77);
+    float[] part = Painter.cover(mask, BAR, PHOTO, area).values();
+    for (int y = 0; y < 77; y++) {
+      for (int x = 0; x < 90; x++) {
+        assertThat(part[y * 90 + x]).isEqualTo(whole[(33 + y) * 1000 + 371 + x]);
+      }
+    }
+  }
+
+  @Test
+  void anEdgeOutOfItsRangeIsRefusedByName() {
+    assertThatThrownBy(() -> new Mask(Cover.BRUSH_ON, List.of(), 31, 0))
+        .hasMessageContaining("Grow");
+    assertThatThrownBy(() -> new Mask(Cover.BRUSH_ON, List.of(), 0, Double.NaN))
+        .hasMessageContaining("Soften");
+  }
+}
