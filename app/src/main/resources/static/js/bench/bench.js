@@ -10,7 +10,7 @@ import { PICKS, stageKeys } from "../stage/keys.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { clipped, drawHistogram } from "../readings/histogram.js";
-import { changed, described, doubled, dropped, hung, newVeil, placedAt, setTo } from "./effect.js";
+import { changed, described, doubled, dropped, hung, newVeil, placedAt, setAll, setTo } from "./effect.js";
 import { kindChooser } from "./kinds.js";
 import { openVeil } from "./open-veil.js";
 import { showSpot } from "../readings/spot.js";
@@ -105,11 +105,15 @@ function open(id) {
   panel = null;
   const veil = id && veilOf(id);
   if (veil) {
-    panel = openVeil(veil, kinds.get(veil.kind), state.blends, { kinds: state.rules, most: state.maxRules }, {
+    panel = openVeil(veil, kinds.get(veil.kind), state.blends, state.masks, {
       change: (fields, what) => take(changed(effect, id, fields), `${what} of ${veilOf(id).name}`),
       input: (key, value) => take(setTo(effect, id, key, value)),
       mask: (mask) => take(changed(effect, id, { mask })),
       setting: (key, value, label) => take(setTo(effect, id, key, value), `${label} of ${veilOf(id).name}`),
+      start: (values, label) => take(setAll(effect, id, values), `${label} in ${veilOf(id).name}`),
+      pick: () => stage.pickColour(),
+      others: () => effect.veils.filter((v) => v.id !== id),
+      copyMask: (from) => copyMask(from, id),
       lift: () => lift(id),
       double: () => take(doubled(effect, id, newId()), `double ${veilOf(id).name}`),
       drop: () => drop(id),
@@ -186,6 +190,16 @@ async function clearPaint(veil) {
   paint = { ...paint, [veil]: [] };
   show();
   stage.refresh();
+}
+
+async function copyMask(from, to) {
+  const name = veilOf(from).name;
+  const body = (rev) => ({ rev, photo: photo.id, from, to });
+  const answer = await saver.queue((rev) => send("POST", `${api}/copy-mask`, body(rev)));
+  if (!answer) return;
+  paint = answer.paint;
+  take(answer.effect);
+  say(`Covers where “${name}” does.`, { action: () => undo(false) });
 }
 
 async function undo(redo) {

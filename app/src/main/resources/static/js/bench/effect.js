@@ -35,6 +35,12 @@ export function setTo(effect, id, key, value) {
   return changed(effect, id, { settings: { ...veil.settings, [key]: value } });
 }
 
+/** The effect with several settings of a veil changed. */
+export function setAll(effect, id, values) {
+  const veil = effect.veils.find((v) => v.id === id);
+  return changed(effect, id, { settings: { ...veil.settings, ...values } });
+}
+
 /** The effect without a veil. */
 export const dropped = (effect, id) => ({ ...effect, veils: effect.veils.filter((v) => v.id !== id) });
 

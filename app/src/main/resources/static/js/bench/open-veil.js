@@ -1,9 +1,9 @@
 // What an open veil shows beside its cloth: name, blend mode, where it covers, its settings.
 import { settingsEditor } from "../editors/settings.js";
-import { ruleEditor } from "./rule-editor.js";
-import { ruled } from "./rules.js";
+import { maskEditor } from "./mask-editor.js";
+import { coveringBy, ruled } from "./rules.js";
 
-const WIDTHS = { curve: 690, colour: 740, ink: 720, tint: 870, edge: 790, overlay: 720, light: 830 };
+const WIDTHS = { curve: 690, soft: 850, crisp: 700, colour: 740, ink: 720, tint: 870, edge: 790, overlay: 720, light: 830 };
 
 function element(name, fields = {}, ...children) {
   const made = Object.assign(document.createElement(name), fields);
@@ -21,9 +21,10 @@ const button = (text, title, run, classes = "button quiet small") => {
  * @param veil the veil
  * @param kind its descriptors
  * @param blends blend modes
- * @param rules { kinds, most }: sorts of rule that masks are made of
+ * @param rules { kinds, most, guards, edges }: what masks are made of
  * @param on { change(fields, label), input(key, value), mask(mask), setting(key, value, label),
- *   lift, double, drop, close, clear }
+ *   start(values, label), pick(): a colour, others(): veils, copyMask(from), lift, double, drop,
+ *   close, clear }
  * @returns { element, show(veil), tones(histogram) }
  */
 export function openVeil(veil, kind, blends, rules, on) {
@@ -65,7 +66,8 @@ export function openVeil(veil, kind, blends, rules, on) {
   function choose(cover) {
     if (cover === shown.mask.cover) return;
     lookAt(cover === "by-rule");
-    on.change({ mask: cover === "by-rule" ? ruled(rules.kinds[0]) : { cover } }, "mask");
+    const own = coveringBy(shown.mask, cover);
+    on.change({ mask: cover === "by-rule" ? { ...own, ...ruled(rules.kinds[0]) } : own }, "mask");
   }
   covers.append(...choices);
   const meant = element("input", { className: "meant", maxLength: 40, placeholder: "eyes, skin …" });
@@ -75,25 +77,32 @@ export function openVeil(veil, kind, blends, rules, on) {
   const cover = element("div", { className: "cover" }, covers, meantFor, clear);
 
   const sides = element("span", { className: "either" });
-  const [settingsSide, rulesSide] = ["Settings", "Rules"].map((text) => button(text, "", () => lookAt(text === "Rules"), ""));
-  sides.append(settingsSide, rulesSide);
+  sides.setAttribute("role", "group");
+  sides.setAttribute("aria-label", "What is edited");
+  const [settingsSide, maskSide] = ["Settings", "Mask"].map((text) => button(text, "", () => lookAt(text === "Mask"), ""));
+  maskSide.dataset.side = "mask";
+  sides.append(settingsSide, maskSide);
   cover.append(sides);
-  const ruleBox = ruleEditor(rules.kinds, rules.most, {
+  const maskBox = maskEditor(rules, {
     input: on.mask,
     change: (mask, label) => on.change({ mask }, label),
+    pick: on.pick,
+    others: on.others,
+    copy: on.copyMask,
   });
 
-  const editor = settingsEditor(kind, veil.settings, { input: on.input, change: on.setting });
+  const editor = settingsEditor(kind, veil.settings, { input: on.input, change: on.setting, start: on.start });
   const settings = element("div", { className: "settings" }, editor.element);
-  const masks = element("div", { className: "settings" }, ruleBox.element);
+  const masks = element("div", { className: "settings" }, maskBox.element);
   let shown = veil;
 
-  /** Settings of the kind, or rules of the mask: one of the two is in sight. */
-  function lookAt(atRules) {
-    settings.hidden = atRules;
-    masks.hidden = !atRules;
-    settingsSide.setAttribute("aria-pressed", String(!atRules));
-    rulesSide.setAttribute("aria-pressed", String(atRules));
+  /** Settings of the kind, or the mask: one of the two is in sight. */
+  function lookAt(atMask) {
+    settings.hidden = atMask;
+    masks.hidden = !atMask;
+    settingsSide.setAttribute("aria-pressed", String(!atMask));
+    maskSide.setAttribute("aria-pressed", String(atMask));
+    if (atMask) maskBox.offer();
   }
   const panel = element("div", { className: "open" }, header, cover, settings, masks);
   lookAt(false);
@@ -103,10 +112,7 @@ export function openVeil(veil, kind, blends, rules, on) {
 
   function show(next, painted) {
     shown = next;
-    const byRule = next.mask.cover === "by-rule";
-    sides.hidden = !byRule;
-    if (!byRule) lookAt(false);
-    ruleBox.show(next.mask);
+    maskBox.show(next.mask, painted);
     if (document.activeElement !== name) name.value = name.defaultValue = next.name;
     blend.value = next.blend;
     lift.textContent = next.lifted ? "Let down" : "Lift";

@@ -1,7 +1,7 @@
 // The rules of a veil's mask, side by side: how each is joined to the ones before it, whether it is
 // turned round, and its settings.
-import { slider } from "../editors/slider.js";
-import { ruleChanged, withRule, withoutRule } from "./rules.js";
+import { editor } from "../editors/editor.js";
+import { newRule, ruleChanged, withRule, withoutRule } from "./rules.js";
 
 const JOINS = [
   ["and", "and"],
@@ -12,15 +12,16 @@ const JOINS = [
 /**
  * @param kinds sorts of rule with their descriptors
  * @param most most rules of a mask
- * @param on { input(mask): while a slider moves, change(mask, label): when it rests }
+ * @param guards [{ label, rule }]: rules that keep a veil off something, ready made
+ * @param on { input(mask): while a slider moves, change(mask, label): when it rests, pick }
  * @returns { element, show(mask) }
  */
-export function ruleEditor(kinds, most, on) {
+export function ruleEditor({ kinds, most, guards }, on) {
   const element = document.createElement("div");
   element.className = "rules";
   let mask = null;
   let shape = "";
-  let sliders = [];
+  let editors = [];
 
   function show(next) {
     mask = next;
@@ -28,11 +29,11 @@ export function ruleEditor(kinds, most, on) {
     const now = JSON.stringify(rules.map((r) => [r.kind, r.join, r.inverted]));
     if (now !== shape) {
       shape = now;
-      sliders = [];
+      editors = [];
       element.replaceChildren(...rules.map(column), ...(rules.length < most ? [adder()] : []));
     }
     rules.forEach((rule, i) => {
-      for (const [key, made] of sliders[i]) made.set(rule.settings[key]);
+      for (const [key, made] of editors[i]) made.set(rule.settings[key]);
     });
   }
 
@@ -53,15 +54,16 @@ export function ruleEditor(kinds, most, on) {
       button("Drop", false, () => on.change(withoutRule(mask, index), "dropped rule")),
     );
     box.append(head);
-    sliders[index] = new Map();
+    editors[index] = new Map();
     for (const setting of kind.settings) {
       const give = (value) =>
         ruleChanged(mask, index, { settings: { ...mask.rules[index].settings, [setting.key]: value } });
-      const made = slider(setting, rule.settings[setting.key], {
+      const made = editor(setting, rule.settings[setting.key], {
         input: (value) => on.input(give(value)),
         change: (value) => on.change(give(value), `${setting.label} of the mask`),
+        pick: on.pick,
       });
-      sliders[index].set(setting.key, made);
+      editors[index].set(setting.key, made);
       box.append(made.element);
     }
     return box;
@@ -82,7 +84,13 @@ export function ruleEditor(kinds, most, on) {
     words.textContent = "Add a rule";
     box.append(words);
     for (const kind of kinds) {
-      box.append(button(kind.label, false, () => on.change(withRule(mask, kind), `rule ${kind.label.toLowerCase()}`)));
+      box.append(button(kind.label, false, () => on.change(withRule(mask, newRule(kind)), `rule ${kind.label.toLowerCase()}`)));
+    }
+    const off = document.createElement("span");
+    off.textContent = "Keep it off";
+    box.append(off);
+    for (const guard of guards) {
+      box.append(button(guard.label, false, () => on.change(withRule(mask, guard.rule), `guard of ${guard.label.toLowerCase()}`)));
     }
     return box;
   }

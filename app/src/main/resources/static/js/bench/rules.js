@@ -11,8 +11,15 @@ export const newRule = (kind) => ({
 /** A mask by rule that starts with one rule. */
 export const ruled = (kind) => ({ cover: "by-rule", rules: [newRule(kind)] });
 
+/** A mask without rules whose edge is as it was. */
+export function coveringBy(mask, cover) {
+  const own = { ...mask, cover };
+  delete own.rules;
+  return own;
+}
+
 /** The mask with one more rule. */
-export const withRule = (mask, kind) => ({ ...mask, rules: [...mask.rules, newRule(kind)] });
+export const withRule = (mask, rule) => ({ ...mask, rules: [...mask.rules, rule] });
 
 /** The mask with some fields of a rule changed. */
 export const ruleChanged = (mask, index, fields) => ({
@@ -23,5 +30,5 @@ export const ruleChanged = (mask, index, fields) => ({
 /** The mask without a rule; everywhere when none is left. */
 export function withoutRule(mask, index) {
   const rules = mask.rules.filter((_, i) => i !== index);
-  return rules.length === 0 ? { cover: "everywhere" } : { ...mask, rules };
+  return rules.length > 0 ? { ...mask, rules } : coveringBy(mask, "everywhere");
 }

@@ -1,10 +1,11 @@
 // Settings of one group as a table: every cell is dragged up and down, wheeled, or typed.
+import { shown } from "./slider.js";
 
 const DRAG_FROM = 3;
 const PIXELS_PER_STEP = 2;
 const WHEEL_SETTLES_MS = 250;
 
-const shortened = (column) => (column.length > 7 ? `${column.slice(0, 5)}.` : column);
+const shortened = (column) => (column.length > 12 ? `${column.slice(0, 5)}.` : column);
 
 /** Rows and columns of a table in the order of its settings. */
 export function layout(settings) {
@@ -70,10 +71,11 @@ function cell(setting, on) {
   element.append(input);
   let value = setting.start;
   let settling;
+  const text = () => shown(value, Math.min(setting.step, 0.1));
 
   function set(next) {
     value = next;
-    if (document.activeElement !== input || input.readOnly) input.value = next === setting.start ? "·" : String(Math.round(next * 10) / 10);
+    if (document.activeElement !== input || input.readOnly) input.value = next === setting.start ? "·" : text();
     const share = (next - setting.start) / Math.max(setting.max - setting.start, setting.start - setting.min);
     element.style.setProperty("--share", String(Math.abs(share)));
     element.classList.toggle("is-more", share > 0);
@@ -118,7 +120,7 @@ function cell(setting, on) {
   }, { passive: false });
   element.addEventListener("dblclick", () => give(setting.start, true));
   input.addEventListener("focus", () => {
-    input.value = String(Math.round(value * 10) / 10);
+    input.value = text();
     input.select();
   });
   input.addEventListener("blur", () => set(value));
@@ -131,7 +133,7 @@ function cell(setting, on) {
     if (!step) return;
     event.preventDefault();
     give(stepped(setting, value, step * (event.shiftKey ? 10 : 1)), true);
-    input.value = String(Math.round(value * 10) / 10);
+    input.value = text();
     input.select();
   });
   return { element, set };

@@ -1,23 +1,24 @@
 // The settings of a veil, made from the descriptors that the application sends.
 import { curveEditor } from "./curve.js";
+import { editor, standsAlone } from "./editor.js";
 import { layout, matrix } from "./matrix.js";
-import { slider } from "./slider.js";
+import { startingPoints } from "./starting-points.js";
 
 const ROWS = 6; // settings and headings that fit above one another
 const MANY = 19; // settings from which columns are made twice as high and scroll
 
 /**
- * @param kind { settings: descriptors }
+ * @param kind { settings: descriptors, startingPoints }
  * @param values by key
- * @param on { input(key, value), change(key, value, label) }
+ * @param on { input(key, value), change(key, value, label), start(values, label) }
  * @returns { element, set(values), tones(histogram) }
  */
 export function settingsEditor(kind, values, on) {
   const element = document.createElement("div");
   element.className = "groups";
   const curves = kind.settings.filter((s) => s.type === "curve");
-  const numbers = kind.settings.filter((s) => s.type === "number");
-  const sliders = new Map();
+  const others = kind.settings.filter((s) => s.row || standsAlone(s));
+  const alone = new Map();
   let curve = null;
   if (curves.length > 0) {
     curve = curveEditor(curves, values, {
@@ -27,11 +28,11 @@ export function settingsEditor(kind, values, on) {
     element.append(curve.element);
   }
   const tables = [];
-  const most = curves.length === 0 && !numbers.some((n) => n.row) && numbers.length >= MANY ? 2 * ROWS : ROWS;
+  const most = curves.length === 0 && !others.some((n) => n.row) && others.length >= MANY ? 2 * ROWS : ROWS;
   let column = null;
   let rows = 0;
-  for (const name of new Set(numbers.map((n) => n.group))) {
-    const own = numbers.filter((n) => n.group === name);
+  for (const name of new Set(others.map((n) => n.group))) {
+    const own = others.filter((n) => n.group === name);
     const height = own[0].row ? layout(own).rows.length + 1 : own.length;
     if (!column || rows + height + 1 > most) {
       column = document.createElement("div");
@@ -52,23 +53,26 @@ export function settingsEditor(kind, values, on) {
   function group(name, own) {
     const box = document.createElement("div");
     box.className = "sliders";
-    box.style.setProperty("--unit", `${Math.max(0.5, ...own.map((n) => n.unit.length - 0.1))}ch`);
+    box.style.setProperty("--unit", `${Math.max(0.5, ...own.map((n) => (n.unit ?? "").length - 0.1))}ch`);
     box.style.setProperty("--label", `${Math.max(...own.map((n) => n.label.length)) * 0.52 + 0.9}em`);
     for (const setting of own) {
-      const one = slider(setting, values[setting.key], {
+      const one = editor(setting, values[setting.key], {
         input: (value) => on.input(setting.key, value),
         change: (value) => on.change(setting.key, value, setting.label),
       });
-      sliders.set(setting.key, one);
+      alone.set(setting.key, one);
       box.append(one.element);
     }
-    return titled(name, box);
+    const made = titled(name, box);
+    const points = kind.startingPoints.filter((p) => p.group === name);
+    if (points.length > 0) made.firstChild.append(startingPoints(points, (p) => on.start(p.values, p.label)));
+    return made;
   }
 
   return {
     element,
     set(next) {
-      for (const [key, made] of sliders) made.set(next[key]);
+      for (const [key, made] of alone) made.set(next[key]);
       for (const made of tables) made.set(next);
       curve?.set(next);
     },

@@ -7,6 +7,7 @@ import org.nineveils.mask.Guard;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.RuleKinds;
 import org.nineveils.setting.Setting;
+import org.nineveils.veil.StartingPoint;
 import org.nineveils.veil.VeilKind;
 
 /** The descriptors of all kinds as JSON: what the screens build their sliders from. */
@@ -23,7 +24,12 @@ public final class KindsJson {
         "id", kind.id(),
         "label", kind.label(),
         "purpose", kind.purpose(),
-        "settings", kind.settings().stream().map(KindsJson::setting).toList());
+        "settings", kind.settings().stream().map(KindsJson::setting).toList(),
+        "startingPoints", kind.startingPoints().stream().map(KindsJson::point).toList());
+  }
+
+  private static Map<String, Object> point(StartingPoint point) {
+    return Json.object("group", point.group(), "label", point.label(), "values", point.values());
   }
 
   /** The sorts of rule that masks are made of, with their settings. */

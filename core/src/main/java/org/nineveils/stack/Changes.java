@@ -9,9 +9,15 @@ import org.nineveils.mask.Stroke;
 import org.nineveils.mask.Touched;
 import org.nineveils.picture.Area;
 
-/** What is different between two stacks of items. */
-final class Changes {
-  private Changes() {}
+/**
+ * Strokes that two stacks of items differ by.
+ *
+ * @param boxes for every item of the later stack, the pixels that its strokes can have changed;
+ *     null where it has not changed
+ * @param inserted index of a brush-on veil that was first painted, and so became an item; −1 for
+ *     none
+ */
+record Changes(List<Area> boxes, int inserted) {
 
   /** How many items are the same from the beginning on. */
   static int same(List<Item> before, List<Item> after) {
@@ -24,46 +30,39 @@ final class Changes {
   }
 
   /**
-   * The part of the picture that may look different; all of it unless the stacks differ in paint
-   * alone.
+   * The strokes that two stacks differ by.
    *
-   * @param before items of the last picture
-   * @param after items of the next, not the same
+   * @return null where they differ by more than strokes
    */
-  static Area touched(List<Item> before, List<Item> after, Workbench bench) {
-    Area whole = bench.frame().area();
-    Area touched = null;
+  static Changes ofPaint(List<Item> before, List<Item> after, Area picture) {
+    List<Area> boxes = new ArrayList<>();
+    int inserted = -1;
     int b = 0;
     for (int a = 0; a < after.size(); a++) {
-      PreparedItem next = bench.prepare(after.get(a));
-      if (touched != null && next.looksAtWhole()) {
-        return whole;
-      }
-      touched = touched == null ? null : next.needs(touched, bench.frame());
-      Item old = b < before.size() ? before.get(b) : null;
-      Paint oldPaint;
-      if (old != null && old.equalsButPaint(next.item())) {
-        oldPaint = old.paint();
+      Item next = after.get(a);
+      Paint old;
+      if (b < before.size() && before.get(b).equalsButPaint(next)) {
+        old = before.get(b).paint();
         b++;
-      } else if (isFirstPaint(next.item())) {
-        oldPaint = Paint.NONE;
+      } else if (inserted < 0 && isFirstPaint(next)) {
+        old = Paint.NONE;
+        inserted = a;
       } else {
-        return whole;
+        return null;
       }
-      Area own = Touched.by(differing(oldPaint, next.item().paint()), whole);
-      touched =
-          with(touched, own == null ? null : MaskEdge.of(next.item().mask(), whole).needs(own));
+      boxes.add(box(next, old, picture));
     }
-    return b < before.size() || touched == null ? whole : touched;
+    return b < before.size() ? null : new Changes(boxes, inserted);
+  }
+
+  private static Area box(Item next, Paint old, Area picture) {
+    Area own = Touched.by(differing(old, next.paint()), picture);
+    return own == null ? null : MaskEdge.of(next.mask(), picture).needs(own);
   }
 
   /** A brush-on veil is no item until something is painted. */
   private static boolean isFirstPaint(Item item) {
     return !item.closes() && item.mask().cover() == Cover.BRUSH_ON && !item.opens();
-  }
-
-  private static Area with(Area a, Area b) {
-    return a == null ? b : b == null ? a : a.with(b);
   }
 
   /** Strokes from the first one on that differs, of both. */

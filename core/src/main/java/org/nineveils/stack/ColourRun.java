@@ -32,12 +32,19 @@ final class ColourRun {
   /**
    * The veils as one kernel.
    *
-   * @param steps the veils, each everywhere and a function of colour
-   * @param perChannel for each veil, whether it treats each channel by itself
+   * @param items the veils, each everywhere and a function of colour
    * @param in what they will run over
    * @return null where it would stray too far
    */
-  static Kernel of(List<Step> steps, List<Boolean> perChannel, Part in) {
+  static Kernel of(List<PreparedItem> items, Part in) {
+    List<Step> steps = new ArrayList<>();
+    List<Boolean> perChannel = new ArrayList<>();
+    for (PreparedItem p : items) {
+      Item item = p.item();
+      Kernel kernel = (Kernel) p.adjustment();
+      steps.add(Step.veil(kernel, item.blend(), item.opacity(), null, false));
+      perChannel.add(item.blend().isSeparable() && item.kind().isPerChannel(item.settings()));
+    }
     int lead = 0;
     while (lead < steps.size() && perChannel.get(lead)) {
       lead++;

@@ -1,6 +1,9 @@
 package org.nineveils.stack;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.NavigableMap;
+import java.util.TreeMap;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
@@ -9,24 +12,27 @@ import org.nineveils.veil.Frame;
 /**
  * One view of a photo whose stack is changed again and again: only what is new is worked out.
  *
- * <p>1. The picture just below the first item that changed is kept, so that the next change of the
- * same veil, such as a slider being dragged, begins there. 2. Where nothing but paint has changed,
- * only the part of the picture that the strokes can have touched is rendered, with what veils above
- * see of it. 3. A veil hung last begins at the finished picture. Not even then does the result
- * depend on what was shown before: it is, bit for bit, what {@link Renderer} makes of the stack in
- * the exact manner.
+ * <p>States of the picture are kept where a leg of the way through the stack begins (see {@link
+ * Plan}). 1. A change begins at the last state below it; the first time, a state is kept right
+ * below the changed veil, so that the next change of the same veil, such as a slider being dragged,
+ * begins there. 2. Where nothing but paint has changed, the change is carried from leg to leg: each
+ * makes only the part that the strokes, or what veils see of them, can have touched, and it is put
+ * into the state after it. 3. A veil hung last begins at the finished picture. The result does not
+ * depend on what was shown before: in the exact manner it is, bit for bit, what {@link Renderer}
+ * makes of the stack.
  */
 public final class LiveView {
+  /** Most states kept: 12 bytes a pixel each. */
+  private static final int MOST_STATES = 8;
+
   private Picture source;
-  private Workbench bench;
   private List<Item> items = List.of();
   private Picture finished;
+  private Workbench bench;
   private long turn;
 
-  /** Items below a state that is kept, and the state; null for none. */
-  private List<Item> below;
-
-  private State kept;
+  /** States before items of the list; the plain photo is the one before item 0. */
+  private final NavigableMap<Integer, State> states = new TreeMap<>();
 
   /**
    * A finished picture.
@@ -41,77 +47,142 @@ public final class LiveView {
    * Renders the whole picture.
    *
    * @param photo the plain photo; not changed
-   * @throws Cancelled if the caller no longer wants the result; the view is then as it was
+   * @throws Cancelled if the caller no longer wants the result; the view then shows what it showed
    */
   public synchronized Finished render(Picture photo, Stack stack, Manner manner) {
     if (photo != source) {
       forget(photo);
     }
     List<Item> next = Item.of(stack);
-    Area whole = photo.area();
-    if (finished != null && next.equals(items)) {
-      return new Finished(finished, new Area(0, 0, 1, 1), ++turn);
+    if (bench == null) {
+      bench = new Workbench(new Frame(photo.width(), photo.height()), manner.preparations());
     }
-    Area touched = finished == null ? whole : Changes.touched(items, next, bench);
-    if (touched.equals(whole)) {
-      renderWhole(next, manner);
+    Area changed = photo.area();
+    if (finished == null) {
+      renderFrom(0, next, manner);
+    } else if (next.equals(items)) {
+      changed = new Area(0, 0, 1, 1);
     } else {
-      renderPart(next, touched, manner);
+      Changes paint = Changes.ofPaint(items, next, photo.area());
+      Area touched = paint == null ? null : renderTouched(next, paint, manner);
+      if (touched != null) {
+        changed = touched;
+      } else {
+        renderFrom(Changes.same(items, next), next, manner);
+      }
     }
     items = next;
-    return new Finished(finished, touched, ++turn);
+    return new Finished(finished, changed, ++turn);
   }
 
   private void forget(Picture photo) {
     source = photo;
-    bench = new Workbench(new Frame(photo.width(), photo.height()));
     items = List.of();
     finished = null;
-    below = null;
-    kept = null;
+    bench = null;
+    states.clear();
+    states.put(0, State.plain(photo));
   }
 
-  private void renderWhole(List<Item> next, Manner manner) {
-    int same = finished == null ? 0 : Changes.same(items, next);
+  /** Renders the whole picture from the last state at or before the first item that changed. */
+  private void renderFrom(int same, List<Item> next, Manner manner) {
+    states.tailMap(same, false).clear();
     if (finished != null && same == items.size() && same > 0) {
-      below = items; // hung behind all others: the finished picture is what lies below
-      kept = new State(Part.whole(finished), null);
+      states.put(same, new State(Part.whole(finished), null)); // hung behind all others
     }
-    boolean usable = canBeginAtKept(next);
-    int from = usable ? below.size() : 0;
+    int from = states.floorKey(same);
     int stop = same > from && same < next.size() ? same : -1;
-    State begin = usable ? kept : State.plain(source);
-    State[] states = new Run(source, next, manner, bench).run(begin, from, stop, source.area());
-    if (stop >= 0) {
-      below = List.copyOf(next.subList(0, stop));
-      kept = states[0];
+    NavigableMap<Integer, State> made = new TreeMap<>();
+    Run run = new Run(source, next, manner, bench);
+    State end =
+        run.run(
+            states.get(from),
+            from,
+            stop,
+            source.area(),
+            (index, state) -> {
+              made.put(index, state);
+              if (index <= same) {
+                states.put(index, state); // holds also if the rest is cancelled
+              }
+            });
+    states.putAll(made);
+    while (states.size() > MOST_STATES) {
+      states.remove(states.higherKey(0));
     }
-    finished = states[1].now().picture();
+    finished = end.now().picture();
   }
 
-  private void renderPart(List<Item> next, Area touched, Manner manner) {
-    boolean usable = canBeginAtKept(next);
-    int from = usable ? below.size() : 0;
-    State begin = usable ? kept : State.plain(source);
-    State end = new Run(source, next, manner, bench).run(begin, from, -1, touched)[1];
-    Part own = Part.whole(isShared() ? copy(finished) : finished);
-    own.take(end.now());
-    finished = own.picture();
+  /** A leg between two states that are kept, and the part of it that must be made again. */
+  private record Stretch(Leg leg, State in, Part out) {}
+
+  /**
+   * Carries changes of paint from leg to leg.
+   *
+   * @return what has changed of the finished picture; null where the whole must be rendered
+   */
+  private Area renderTouched(List<Item> next, Changes paint, Manner manner) {
+    List<PreparedItem> prepared = next.stream().map(bench::prepare).toList();
+    NavigableMap<Integer, State> own = states;
+    if (paint.inserted() >= 0) {
+      own = shifted(paint.inserted());
+    }
+    if (finished == source) {
+      finished = copy(source);
+    }
+    List<Stretch> way = way(prepared, paint.boxes(), own, bench.frame());
+    if (way == null) {
+      return null;
+    }
+    Run run = new Run(source, next, manner.cancelledBy(Cancel.NEVER), bench);
+    Area changed = new Area(0, 0, 1, 1);
+    for (Stretch s : way) {
+      Part kept = s.leg.keeps() ? s.in.now() : s.in.kept();
+      s.out.take(run.make(s.leg, s.in.now(), kept));
+      changed = s.leg.area();
+    }
+    if (own != states) {
+      states.clear();
+      states.putAll(own);
+    }
+    return changed;
   }
 
-  /** Whether the finished picture is also something else, which must stay as it is. */
-  private boolean isShared() {
-    return finished == source
-        || (kept != null
-            && (kept.now().picture() == finished
-                || (kept.kept() != null && kept.kept().picture() == finished)));
+  /** The states for a list with one more item. */
+  private NavigableMap<Integer, State> shifted(int inserted) {
+    NavigableMap<Integer, State> out = new TreeMap<>();
+    states.forEach((index, state) -> out.put(index > inserted ? index + 1 : index, state));
+    return out;
   }
 
-  private boolean canBeginAtKept(List<Item> next) {
-    return below != null
-        && next.size() >= below.size()
-        && next.subList(0, below.size()).equals(below)
-        && kept.holds(source.area());
+  /** Null where the whole picture must be rendered. */
+  private List<Stretch> way(
+      List<PreparedItem> items, List<Area> boxes, NavigableMap<Integer, State> own, Frame frame) {
+    List<Stretch> way = new ArrayList<>();
+    Area touched = null;
+    for (int from : own.keySet()) {
+      Integer after = own.higherKey(from);
+      int to = after == null ? items.size() : after;
+      for (int i = from; i < to; i++) {
+        PreparedItem item = items.get(i);
+        if ((item.looksAround() && i > from) || (item.looksAtWhole() && touched != null)) {
+          return null;
+        }
+        touched = touched == null ? null : item.needs(touched, frame);
+        touched = with(touched, boxes.get(i));
+      }
+      if (touched != null && from < to) {
+        State in = own.get(from);
+        boolean keeps = after != null && own.get(after).kept() == in.now();
+        Leg leg = new Leg(touched, items.subList(from, to), from, keeps);
+        way.add(new Stretch(leg, in, after == null ? Part.whole(finished) : own.get(after).now()));
+      }
+    }
+    return way;
+  }
+
+  private static Area with(Area a, Area b) {
+    return a == null ? b : b == null ? a : a.with(b);
   }
 
   private static Picture copy(Picture p) {

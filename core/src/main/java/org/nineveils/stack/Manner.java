@@ -4,14 +4,31 @@ package org.nineveils.stack;
  * How a picture is rendered.
  *
  * @param masks where coverage comes from
+ * @param preparations where the maths of veils is kept ready
  * @param cancel asked before every row
  * @param quick long runs of veils that change each colour by itself may go through a table. Never
  *     for a finished picture
  */
-public record Manner(CoverageSource masks, Cancel cancel, boolean quick) {
-  /** Exact, everything worked out afresh, never cancelled. */
-  public static final Manner EXACT = new Manner(CoverageSource.FRESH, Cancel.NEVER, false);
+public record Manner(
+    CoverageSource masks, Preparations preparations, Cancel cancel, boolean quick) {
 
-  /** For previews and small pictures. */
-  public static final Manner QUICK = new Manner(CoverageSource.FRESH, Cancel.NEVER, true);
+  /** Exact, nothing kept from before, never cancelled. */
+  public static Manner exact() {
+    return new Manner(CoverageSource.FRESH, new Preparations(), Cancel.NEVER, false);
+  }
+
+  /** Exact or quick, with what is kept from before. */
+  public Manner quick(boolean wanted) {
+    return new Manner(masks, preparations, cancel, wanted);
+  }
+
+  /** Asked whether the result is still wanted. */
+  public Manner cancelledBy(Cancel other) {
+    return new Manner(masks, preparations, other, quick);
+  }
+
+  /** With coverage from elsewhere. */
+  public Manner masksFrom(CoverageSource other) {
+    return new Manner(other, preparations, cancel, quick);
+  }
 }

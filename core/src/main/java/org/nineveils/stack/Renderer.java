@@ -9,7 +9,7 @@ public final class Renderer {
 
   /** The whole picture through a stack, exactly. */
   public static Picture render(Picture source, Stack stack) {
-    return render(source, source.area(), stack, Manner.EXACT);
+    return render(source, source.area(), stack, Manner.exact());
   }
 
   /**
@@ -27,7 +27,8 @@ public final class Renderer {
       throw new IllegalArgumentException("area lies outside the picture: " + area);
     }
     State plain = State.plain(source);
-    State done = new Run(source, Item.of(stack), manner).run(plain, 0, -1, area)[1];
+    State done =
+        new Run(source, Item.of(stack), manner).run(plain, 0, -1, area, Run.Passing.NOBODY);
     return done.now().area().equals(area) && done.now().picture() != source
         ? done.now().picture()
         : done.now().cut(area).picture();

@@ -37,9 +37,24 @@ final class Run {
     this.bench = bench;
   }
 
-  /** A run that prepares all its maths afresh. */
   Run(Picture source, List<Item> items, Manner manner) {
-    this(source, items, manner, new Workbench(new Frame(source.width(), source.height())));
+    this(
+        source,
+        items,
+        manner,
+        new Workbench(new Frame(source.width(), source.height()), manner.preparations()));
+  }
+
+  /** Told of every state of the picture where a leg begins, but the first. */
+  interface Passing {
+    Passing NOBODY = (index, state) -> {};
+
+    /**
+     * Takes a state.
+     *
+     * @param index of the item that it lies before
+     */
+    void at(int index, State state);
   }
 
   /**
@@ -49,24 +64,29 @@ final class Run {
    * @param from index of the first item to run
    * @param stop index before which the picture is wanted as well; −1 for none
    * @param area what is wanted in the end
-   * @return the states before {@code stop} (null for none) and after the last item
+   * @return the state after the last item
    */
-  State[] run(State begin, int from, int stop, Area area) {
+  State run(State begin, int from, int stop, Area area, Passing passing) {
     State state = begin;
-    State stopped = stop == from ? begin : null;
     for (Leg leg : Plan.of(items, from, stop, bench, area)) {
-      if (leg.index() == stop) {
-        stopped = state;
+      if (leg.index() > from) {
+        passing.at(leg.index(), state);
       }
       Part kept = leg.keeps() ? state.now() : state.kept();
       Part made = make(leg, state.now(), kept);
       boolean open = kept != null && leg.items().stream().noneMatch(i -> i.item().closes());
       state = new State(made, open ? kept : null);
     }
-    return new State[] {stop == items.size() ? state : stopped, state};
+    return state;
   }
 
-  private Part make(Leg leg, Part in, Part kept) {
+  /**
+   * Runs one leg.
+   *
+   * @param in the picture before it; holds what its first item needs
+   * @param kept what lies below the bundle that is open, or null
+   */
+  Part make(Leg leg, Part in, Part kept) {
     List<Step> steps = steps(leg, in, kept);
     Part out = Part.blank(leg.area());
     Area area = leg.area();
@@ -109,7 +129,10 @@ final class Run {
         continue;
       }
       int alike = manner.quick() ? colourOnly(own, i) : 0;
-      Kernel quick = alike < ColourRun.FEWEST ? null : colourRun(own.subList(i, i + alike), in);
+      Kernel quick =
+          alike < ColourRun.FEWEST
+              ? null
+              : bench.colourRun(own.subList(i, i + alike), in).orElse(null);
       if (quick != null) {
         steps.add(Step.veil(quick, BlendMode.NORMAL, 1, null, opens));
         i += alike - 1;
@@ -132,18 +155,6 @@ final class Run {
     return end - i;
   }
 
-  private static Kernel colourRun(List<PreparedItem> items, Part in) {
-    List<Step> steps = new ArrayList<>();
-    List<Boolean> perChannel = new ArrayList<>();
-    for (PreparedItem p : items) {
-      Item item = p.item();
-      Kernel kernel = (Kernel) p.adjustment();
-      steps.add(Step.veil(kernel, item.blend(), item.opacity(), null, false));
-      perChannel.add(item.blend().isSeparable() && item.kind().isPerChannel(item.settings()));
-    }
-    return ColourRun.of(steps, perChannel, in);
-  }
-
   private Kernel kernel(PreparedItem prepared, int index, Part in, Area area) {
     if (prepared.adjustment() instanceof AreaKernel k) {
       return k.over(in, area, overview(index));
@@ -161,10 +172,10 @@ final class Run {
   private Supplier<Picture> overview(int index) {
     return () -> {
       Picture small = Scaling.toLongSide(source, OVERVIEW);
-      Manner fresh = new Manner(CoverageSource.FRESH, manner.cancel(), false);
-      List<Item> below = items.subList(0, index);
+      Manner fresh = manner.masksFrom(CoverageSource.FRESH).quick(false);
+      Run below = new Run(small, items.subList(0, index), fresh);
       State plain = State.plain(small);
-      return new Run(small, below, fresh).run(plain, 0, -1, small.area())[1].now().picture();
+      return below.run(plain, 0, -1, small.area(), Passing.NOBODY).now().picture();
     };
   }
 }

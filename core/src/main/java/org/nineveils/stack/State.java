@@ -1,6 +1,5 @@
 package org.nineveils.stack;
 
-import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
 
@@ -13,10 +12,5 @@ import org.nineveils.picture.Picture;
 record State(Part now, Part kept) {
   static State plain(Picture source) {
     return new State(Part.whole(source), null);
-  }
-
-  /** Whether it holds an area. */
-  boolean holds(Area area) {
-    return now.area().contains(area) && (kept == null || kept.area().contains(area));
   }
 }

@@ -1,39 +1,50 @@
 package org.nineveils.stack;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
-import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Adjustment;
+import java.util.Optional;
+import org.nineveils.picture.Part;
 import org.nineveils.veil.Frame;
-import org.nineveils.veil.VeilKind;
+import org.nineveils.veil.Kernel;
 
-/** Keeps the maths prepared for the settings met last, for one size of picture. */
+/**
+ * Items made ready for one photo at one size, and the quick ways through runs of them that were
+ * tried on it.
+ */
 final class Workbench {
-  private static final int MOST = 200;
-
-  private record Key(VeilKind kind, SettingValues settings) {}
+  private static final int MOST_RUNS = 20;
 
   private final Frame frame;
-  private final Map<Key, Adjustment> prepared = new HashMap<>();
+  private final Preparations preparations;
+  private final Map<List<Item>, Optional<Kernel>> colourRuns = new HashMap<>();
 
-  Workbench(Frame frame) {
+  Workbench(Frame frame, Preparations preparations) {
     this.frame = frame;
+    this.preparations = preparations;
   }
 
   Frame frame() {
     return frame;
   }
 
+  /**
+   * The quick way through a run of veils that are functions of colour.
+   *
+   * @param in what they run over; tried on the first time
+   * @return nothing where it would stray too far
+   */
+  Optional<Kernel> colourRun(List<PreparedItem> items, Part in) {
+    List<Item> key = items.stream().map(PreparedItem::item).toList();
+    if (colourRuns.size() > MOST_RUNS) {
+      colourRuns.clear();
+    }
+    return colourRuns.computeIfAbsent(key, k -> Optional.ofNullable(ColourRun.of(items, in)));
+  }
+
   /** An item with its maths; the end of a bundle has none. */
   PreparedItem prepare(Item item) {
-    if (item.closes()) {
-      return new PreparedItem(item, null);
-    }
-    if (prepared.size() > MOST) {
-      prepared.clear();
-    }
-    Key key = new Key(item.kind(), item.settings());
     return new PreparedItem(
-        item, prepared.computeIfAbsent(key, k -> k.kind().prepare(k.settings(), frame)));
+        item, item.closes() ? null : preparations.prepare(item.kind(), item.settings(), frame));
   }
 }

@@ -59,6 +59,11 @@ public record Veil(
     return new Veil(id, name, kind, settings, blend, share, lifted, mask, meantFor);
   }
 
+  /** The same veil covering elsewhere. */
+  public Veil withMask(Mask other) {
+    return new Veil(id, name, kind, settings, blend, opacity, lifted, other, meantFor);
+  }
+
   /** The same veil lifted or let down. */
   public Veil withLifted(boolean up) {
     return new Veil(id, name, kind, settings, blend, opacity, up, mask, meantFor);

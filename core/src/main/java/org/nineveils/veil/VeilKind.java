@@ -18,6 +18,11 @@ public interface VeilKind {
   /** Descriptors of its settings, in the order of the screen. */
   List<Setting<?>> settings();
 
+  /** Values to begin with; none for most kinds. */
+  default List<StartingPoint> startingPoints() {
+    return List.of();
+  }
+
   /**
    * Makes the maths for given settings; tables are worked out here, once a render.
    *

@@ -51,7 +51,7 @@ class LiveViewTest {
   }
 
   private static void holds(LiveView view, Stack stack) {
-    Picture shown = view.render(PHOTO, stack, Manner.EXACT).picture();
+    Picture shown = view.render(PHOTO, stack, Manner.exact()).picture();
     assertThat(Pictures.same(shown, Renderer.render(PHOTO, stack))).isTrue();
   }
 
@@ -85,9 +85,10 @@ class LiveViewTest {
   @Test
   void aStrokeTouchesOnlyWhatTheBrushAndTheVeilsAboveCanReach() {
     LiveView view = new LiveView();
-    view.render(PHOTO, Stack.of(new Bundle(twelve(), painted(), 1)), Manner.EXACT);
-    Stack stack = Stack.of(new Bundle(twelve(), painted(DAB), 1));
-    LiveView.Finished next = view.render(PHOTO, stack, Manner.EXACT);
+    Stroke first = new Stroke(List.of(0.8, 0.5), 0.05, 0.5, 1, 1, true);
+    view.render(PHOTO, Stack.of(new Bundle(twelve(), painted(first), 1)), Manner.exact());
+    Stack stack = Stack.of(new Bundle(twelve(), painted(first, DAB), 1));
+    LiveView.Finished next = view.render(PHOTO, stack, Manner.exact());
     Area changed = next.changed();
     assertThat(changed.pixels()).isLessThan(PHOTO.area().pixels() / 2);
     assertThat(changed.contains(new Area(125, 84, 20, 20))).isTrue();
@@ -116,24 +117,24 @@ class LiveViewTest {
           asked[0]++;
           return CoverageSource.FRESH.coverage(mask, paint, plain, area);
         };
-    Manner manner = new Manner(counting, Cancel.NEVER, false);
+    Manner manner = Manner.exact().masksFrom(counting);
     List<Veil> veils = twelve();
     for (int round = 0; round < 4; round++) {
       veils.set(9, veil("j", "curve", Map.of("outBlack", 8 + round), Mask.EVERYWHERE));
       view.render(PHOTO, Stack.of(new Bundle(veils, painted(DAB), 1)), manner);
     }
-    assertThat(asked[0]).isEqualTo(4); // two painted veils, the first picture and the first change
+    assertThat(asked[0]).isEqualTo(2); // two painted veils, for the first picture only
   }
 
   @Test
   void aCancelledPictureLeavesTheViewAsItWas() {
     LiveView view = new LiveView();
     Stack first = Stack.of(new Bundle(twelve(), painted(DAB), 1));
-    view.render(PHOTO, first, Manner.EXACT);
+    view.render(PHOTO, first, Manner.exact());
     List<Veil> other = twelve();
     other.set(1, other.get(1).withOpacity(0.2));
     Stack second = Stack.of(new Bundle(other, painted(DAB), 1));
-    Manner cancelled = new Manner(CoverageSource.FRESH, () -> true, false);
+    Manner cancelled = Manner.exact().cancelledBy(() -> true);
     assertThatThrownBy(() -> view.render(PHOTO, second, cancelled)).isInstanceOf(Cancelled.class);
     holds(view, first);
     holds(view, second);
@@ -145,7 +146,7 @@ class LiveViewTest {
     Stack stack = Stack.of(new Bundle(twelve(), painted(DAB), 1));
     holds(view, stack);
     Picture other = Pictures.random(300, 200, 32);
-    LiveView.Finished next = view.render(other, stack, Manner.EXACT);
+    LiveView.Finished next = view.render(other, stack, Manner.exact());
     assertThat(next.changed()).isEqualTo(other.area());
     assertThat(Pictures.same(next.picture(), Renderer.render(other, stack))).isTrue();
   }

@@ -63,7 +63,7 @@ class QuickTest {
     for (Picture photo : photos()) {
       for (List<Veil> veils : stacks) {
         Stack stack = Stack.of(Bundle.of(veils));
-        Picture quick = Renderer.render(photo, photo.area(), stack, Manner.QUICK);
+        Picture quick = Renderer.render(photo, photo.area(), stack, Manner.exact().quick(true));
         Looks.Difference apart = Looks.apart(Renderer.render(photo, stack), quick);
         assertThat(apart.mean()).isLessThanOrEqualTo(0.3);
         assertThat(apart.high()).isLessThanOrEqualTo(1.0);
@@ -99,7 +99,7 @@ class QuickTest {
     Stack stack = Stack.of(Bundle.of(veils));
     int quickly = 0;
     for (Picture photo : photos()) {
-      Picture quick = Renderer.render(photo, photo.area(), stack, Manner.QUICK);
+      Picture quick = Renderer.render(photo, photo.area(), stack, Manner.exact().quick(true));
       Picture exact = Renderer.render(photo, stack);
       assertThat(Looks.apart(exact, quick).high()).isLessThanOrEqualTo(1.0);
       quickly += Pictures.same(exact, quick) ? 0 : 1;
@@ -119,7 +119,7 @@ class QuickTest {
     }
     Picture picture = Pictures.random(200, 100, 6);
     Stack stack = Stack.of(Bundle.of(veils));
-    Picture quick = Renderer.render(picture, picture.area(), stack, Manner.QUICK);
+    Picture quick = Renderer.render(picture, picture.area(), stack, Manner.exact().quick(true));
     assertThat(Pictures.same(quick, Renderer.render(picture, stack))).isTrue();
   }
 

@@ -160,8 +160,7 @@ class RendererTest {
     for (int x = 0; x < 2500; x += 333) {
       for (int y = 0; y < 61; y += 17) {
         Area tile = new Area(x, y, Math.min(333, 2500 - x), Math.min(17, 61 - y));
-        Picture part =
-            Renderer.render(picture, tile, rich(), new Manner(masks, Cancel.NEVER, false));
+        Picture part = Renderer.render(picture, tile, rich(), Manner.exact().masksFrom(masks));
         for (int row = 0; row < tile.height(); row++) {
           for (int col = 0; col < tile.width(); col++) {
             int i = (y + row) * 2500 + x + col;
@@ -201,10 +200,7 @@ class RendererTest {
     assertThatThrownBy(
             () ->
                 Renderer.render(
-                    picture,
-                    picture.area(),
-                    rich(),
-                    new Manner(CoverageSource.FRESH, afterSome, false)))
+                    picture, picture.area(), rich(), Manner.exact().cancelledBy(afterSome)))
         .isInstanceOf(Cancelled.class);
     assertThat(rows.get()).isLessThan(400);
   }
@@ -213,7 +209,7 @@ class RendererTest {
   void anAreaOutsideThePictureIsRefused() {
     Picture picture = Pictures.random(10, 10, 11);
     assertThatThrownBy(
-            () -> Renderer.render(picture, new Area(5, 5, 6, 2), Stack.plain(), Manner.EXACT))
+            () -> Renderer.render(picture, new Area(5, 5, 6, 2), Stack.plain(), Manner.exact()))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("outside");
   }
@@ -231,7 +227,7 @@ class RendererTest {
     Picture fresh = Renderer.render(picture, rich());
     for (int round = 0; round < 3; round++) {
       Picture kept =
-          Renderer.render(picture, picture.area(), rich(), new Manner(cache, Cancel.NEVER, false));
+          Renderer.render(picture, picture.area(), rich(), Manner.exact().masksFrom(cache));
       assertThat(Pictures.same(fresh, kept)).isTrue();
     }
   }

@@ -70,7 +70,7 @@ class VeilKindContractTest {
       Stack stack = Stack.of(Bundle.of(List.of(veil)));
       Picture whole = Renderer.render(picture, stack);
       Area area = new Area(17 + round, 5, 90, 31);
-      Picture part = Renderer.render(picture, area, stack, Manner.EXACT);
+      Picture part = Renderer.render(picture, area, stack, Manner.exact());
       for (int y = 0; y < area.height(); y++) {
         for (int x = 0; x < area.width(); x++) {
           int i = (y + area.y()) * picture.width() + x + area.x();
@@ -108,6 +108,15 @@ class VeilKindContractTest {
             .hasMessageContaining(n.label())
             .hasMessageContaining("“much”");
       }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void startingPointsAreValuesThatItsOwnSettingsTake(VeilKind kind) {
+    for (StartingPoint point : kind.startingPoints()) {
+      SettingValues.parse(kind.settings(), point.values());
+      assertThat(kind.settings().stream().map(Setting::group)).contains(point.group());
     }
   }
 

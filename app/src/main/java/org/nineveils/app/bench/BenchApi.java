@@ -95,6 +95,14 @@ class BenchApi {
     return Map.of("undo", Undo.of(journal, EffectService.scope(id)));
   }
 
+  /** Lets one veil cover where another does: its mask, and what was painted on any photo. */
+  @PostMapping("/copy-mask")
+  Map<String, Object> copyMask(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The request");
+    bench.copyMask(id, f.whole("rev"), f.text("from"), f.text("to"));
+    return state(id, f.whole("photo"));
+  }
+
   @DeleteMapping("/paint")
   Map<String, Object> clear(
       @PathVariable("id") long id,

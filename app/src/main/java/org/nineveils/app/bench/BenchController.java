@@ -110,9 +110,16 @@ class BenchController {
         "undo", Map.of("canUndo", undo.canUndo(), "canRedo", undo.canRedo()),
         "maxVeils", Effect.MAX_VEILS,
         "kinds", KindsJson.format(),
-        "rules", KindsJson.rules(),
-        "maxRules", Mask.MAX_RULES,
+        "masks", masks(),
         "blends", blends());
+  }
+
+  private static Map<String, Object> masks() {
+    return Json.object(
+        "kinds", KindsJson.rules(),
+        "most", Mask.MAX_RULES,
+        "guards", KindsJson.guards(),
+        "edges", KindsJson.maskEdges());
   }
 
   private static java.util.List<Map<String, Object>> blends() {

@@ -18,6 +18,7 @@ import org.nineveils.picture.Picture;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
+import org.nineveils.veil.Veil;
 import org.springframework.stereotype.Service;
 
 /** An effect on a photo at the bench: its veils and the paint that belongs to that photo. */
@@ -72,6 +73,37 @@ public class BenchService {
           paints.save(effectId, photoId, paint);
           return null;
         });
+  }
+
+  /**
+   * Gives a veil the mask of another, with its paint on every photo, as one edit.
+   *
+   * @param rev revision of the effect that the change was made on
+   */
+  public void copyMask(long effectId, int rev, String from, String to) {
+    Effect effect = effects.effect(effects.get(effectId));
+    Veil source = effect.veil(from).orElseThrow(BenchService::gone);
+    Veil target = effect.veil(to).orElseThrow(BenchService::gone);
+    List<Veil> veils =
+        effect.veils().stream().map(v -> v == target ? v.withMask(source.mask()) : v).toList();
+    Effect next = new Effect(veils, effect.note(), effect.edition());
+    String label = "mask of %s to %s".formatted(source.name(), target.name());
+    effects.save(effectId, rev, next, label, () -> copyPaint(effectId, from, to));
+  }
+
+  private static NotFound gone() {
+    return new NotFound("This veil is no longer in the effect.");
+  }
+
+  private void copyPaint(long effectId, String from, String to) {
+    for (long photoId : paints.photos(effectId)) {
+      Map<String, Paint> paint = new LinkedHashMap<>(paints.find(effectId, photoId));
+      paint.remove(to);
+      if (paint.containsKey(from)) {
+        paint.put(to, paint.get(from));
+      }
+      paints.save(effectId, photoId, paint);
+    }
   }
 
   /** The stack of an effect with the paint of one photo. */

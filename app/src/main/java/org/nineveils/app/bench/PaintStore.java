@@ -1,5 +1,6 @@
 package org.nineveils.app.bench;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.document.Json;
@@ -24,6 +25,14 @@ class PaintStore {
         .optional()
         .map(doc -> PaintJson.parse(Json.read(doc, "The paint")))
         .orElse(Map.of());
+  }
+
+  /** The photos that something was brushed on for that effect, or once was. */
+  List<Long> photos(long effectId) {
+    return db.sql("select photo_id from paint where effect_id = ?")
+        .param(effectId)
+        .query(Long.class)
+        .list();
   }
 
   /** The first photo that something was brushed on for that effect. */

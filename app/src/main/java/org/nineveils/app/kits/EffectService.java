@@ -134,6 +134,16 @@ public class EffectService {
    * @throws Conflict with a sentence if the effect was changed meanwhile
    */
   public void save(long id, int rev, Effect effect, String label) {
+    save(id, rev, effect, label, () -> {});
+  }
+
+  /**
+   * Saves the veils and note together with something else, as one edit.
+   *
+   * @param also changes rows that belong to it
+   * @throws Conflict with a sentence if the effect was changed meanwhile; then nothing is changed
+   */
+  public void save(long id, int rev, Effect effect, String label, Runnable also) {
     Rows.Effect row = get(id);
     journal.edit(
         scope(id),
@@ -142,6 +152,7 @@ public class EffectService {
           if (!store.save(id, rev, Json.write(EffectJson.format(effect)))) {
             throw Conflict.stale("“%s”".formatted(row.name()));
           }
+          also.run();
           return null;
         });
   }

@@ -20,6 +20,7 @@ import org.nineveils.stack.Cancel;
 import org.nineveils.stack.CoverageCache;
 import org.nineveils.stack.LiveView;
 import org.nineveils.stack.Manner;
+import org.nineveils.stack.Preparations;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.springframework.stereotype.Service;
@@ -36,6 +37,7 @@ public class StageRenderer {
 
   private final PhotoService photos;
   private final CoverageCache coverage = new CoverageCache(KEPT_COVERAGE);
+  private final Preparations preparations = new Preparations();
   private final Views views = new Views();
 
   StageRenderer(PhotoService photos) {
@@ -51,7 +53,7 @@ public class StageRenderer {
     Cancel cancel = views.newest(request.view());
     Picture source = photos.scaled(photo, request.longSide());
     boolean preview = source.longSide() < Math.max(photo.width(), photo.height());
-    Manner manner = new Manner(coverage, cancel, preview);
+    Manner manner = new Manner(coverage, preparations, cancel, preview);
     long start = System.nanoTime();
     if (request.area() != null || request.plain() || request.view().isEmpty()) {
       Area area = wanted(request, source);

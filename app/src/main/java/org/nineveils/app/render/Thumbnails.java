@@ -30,6 +30,7 @@ public class Thumbnails {
 
   private final PhotoService photos;
   private final PictureCache cache;
+  private final Manner manner = Manner.exact().quick(true);
 
   Thumbnails(PhotoService photos, PictureCache cache) {
     this.photos = photos;
@@ -74,6 +75,6 @@ public class Thumbnails {
   public Picture render(Photo photo, Effect effect, Map<String, Paint> paint, int longSide) {
     Stack stack = Stack.of(new Bundle(effect.veils(), paint, 1));
     Picture source = photos.scaled(photo, longSide);
-    return Renderer.render(source, source.area(), stack, Manner.QUICK);
+    return Renderer.render(source, source.area(), stack, manner);
   }
 }

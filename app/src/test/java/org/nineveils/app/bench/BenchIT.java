@@ -6,53 +6,12 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.nineveils.app.testing.Http;
-import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
-import org.nineveils.document.Json;
 
-/** The bench driven with pointer and keys; each test builds an effect of its own. */
-class BenchIT {
-  private static int made;
-
-  private final RunningApp app = RunningApp.demo();
-  private final Http http = new Http(app);
-  private RunningApp.ObservedPage observed;
-  private Page page;
-  private Workplace bench;
-  private String effect;
-
-  @BeforeEach
-  void openANewEffect() {
-    String body = "{\"name\": \"Bench trial %d\"}".formatted(++made);
-    String go = Json.read(http.json("POST", "/api/sections/2/effects", body).body(), "").text("go");
-    effect = go.replaceAll("\\D", "");
-    observed = app.page();
-    page = observed.page();
-    bench = new Workplace(page);
-    page.navigate(go);
-    bench.settle();
-  }
-
-  @AfterEach
-  void nothingWentWrongOnThePage() {
-    assertThat(observed.faults()).isEmpty();
-    observed.close();
-    http.json("DELETE", "/api/effects/" + effect, "");
-  }
-
-  private Fields stored() {
-    return Json.read(http.get("/api/effects/" + effect + "?photo=1").body(), "The state");
-  }
-
-  private List<Fields> veils() {
-    return stored().object("effect").objects("veils", f -> f);
-  }
-
+/** The bench driven with pointer and keys. */
+class BenchIT extends BenchTrial {
   @Test
   void pressingInTheCurveAddsAPointAndDraggingItChangesThePicture() {
     bench.hang("curve");
@@ -144,19 +103,30 @@ class BenchIT {
     assertThat(page.locator(".veil .what").innerText()).contains("by rule");
   }
 
+  private static final List<String> KINDS =
+      List.of("light", "curve", "colour", "ink", "tint", "soft", "crisp", "edge", "overlay");
+
   @Test
   void theNumbersOfEveryKindStandBesideTheirSliders() {
-    for (String kind : List.of("light", "curve", "colour", "ink", "tint", "edge", "overlay")) {
+    for (String kind : KINDS) {
       bench.hang(kind);
       Object astray =
           page.evaluate(
               """
-              () => [...document.querySelectorAll(".open .setting")].filter(s => {
+              () => [...document.querySelectorAll(".open .setting:has([type=range])")].filter(s => {
                 const range = s.querySelector("[type=range]").getBoundingClientRect();
                 const number = s.querySelector("[type=number]").getBoundingClientRect();
                 return number.left < range.right || Math.abs(number.top - range.top) > 8;
               }).map(s => s.dataset.key)""");
       assertThat((List<?>) astray).as(kind).isEmpty();
+      Object cut =
+          page.evaluate(
+              """
+              () => {
+                const box = document.querySelector(".open .settings");
+                return box.scrollWidth - box.clientWidth;
+              }""");
+      assertThat((Integer) cut).as("%s cut off at the side", kind).isLessThanOrEqualTo(0);
     }
   }
 

@@ -71,9 +71,10 @@ public final class Workplace {
     settle();
   }
 
-  /** Types a number into a setting of the open veil. */
+  /** Types a number into a setting of the open veil, a slider or a cell of a table. */
   public void set(String key, double value) {
-    type(page.locator(".open .setting[data-key=" + key + "] input[type=number]"), value);
+    String own = "[data-key=" + key + "] input";
+    type(page.locator(".open .setting" + own + "[type=number], .open .cell" + own), value);
   }
 
   /** Types a number into a setting of one of the open veil's rules. */

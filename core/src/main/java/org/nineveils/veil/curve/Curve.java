@@ -1,9 +1,9 @@
 package org.nineveils.veil.curve;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import org.nineveils.setting.CurveSetting;
-import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Frame;
@@ -14,8 +14,8 @@ import org.nineveils.veil.VeilKind;
 /**
  * Tone curve and levels.
  *
- * <p>Works on sRGB-encoded values, where equal steps look about equal: levels first (input range
- * stretched, gamma, output range), then the curve for all channels, then the channel's own. A matte
+ * <p>Works on sRGB-encoded values, where equal steps look about equal: levels first, those for all
+ * channels, then the channel's own; then the curves in the same order; see {@link Levels}. A matte
  * finish is an output range that does not start at black.
  */
 public final class Curve implements VeilKind {
@@ -23,19 +23,14 @@ public final class Curve implements VeilKind {
   public static final CurveSetting RED = new CurveSetting("red", "Red", "Curve");
   public static final CurveSetting GREEN = new CurveSetting("green", "Green", "Curve");
   public static final CurveSetting BLUE = new CurveSetting("blue", "Blue", "Curve");
-  public static final NumberSetting IN_BLACK = level("inBlack", "Darkest tone in", 0, 0);
-  public static final NumberSetting IN_WHITE = level("inWhite", "Lightest tone in", 255, 0);
-  public static final NumberSetting GAMMA =
-      new NumberSetting("gamma", "Middle (gamma)", "Levels", "", 0.1, 9.99, 0.01, 1.0);
-  public static final NumberSetting OUT_BLACK = level("outBlack", "Darkest tone out", 0, 0);
-  public static final NumberSetting OUT_WHITE = level("outWhite", "Lightest tone out", 255, 0);
 
-  /** Narrowest input range, in 8-bit steps, so that the stretch stays finite. */
-  private static final double MIN_RANGE = 1;
-
-  private static NumberSetting level(String key, String label, double start, double min) {
-    return new NumberSetting(key, label, "Levels", "", min, 255, 1, start);
-  }
+  /** Levels for all channels, red, green, blue, in this order. */
+  static final List<Levels> LEVELS =
+      List.of(
+          new Levels("", "All"),
+          new Levels("red", "Red"),
+          new Levels("green", "Green"),
+          new Levels("blue", "Blue"));
 
   @Override
   public String id() {
@@ -54,16 +49,16 @@ public final class Curve implements VeilKind {
 
   @Override
   public List<Setting<?>> settings() {
-    return List.of(ALL, RED, GREEN, BLUE, IN_BLACK, GAMMA, IN_WHITE, OUT_BLACK, OUT_WHITE);
+    List<Setting<?>> all = new ArrayList<>(List.of(ALL, RED, GREEN, BLUE));
+    LEVELS.forEach(levels -> all.addAll(levels.settings()));
+    return all;
   }
 
   @Override
   public Kernel prepare(SettingValues values, Frame frame) {
-    DoubleUnaryOperator levels = levels(values);
-    DoubleUnaryOperator all = levels.andThen(new MonotoneCubic(values.get(ALL))::at);
-    ToneTable r = new ToneTable(all.andThen(new MonotoneCubic(values.get(RED))::at));
-    ToneTable g = new ToneTable(all.andThen(new MonotoneCubic(values.get(GREEN))::at));
-    ToneTable b = new ToneTable(all.andThen(new MonotoneCubic(values.get(BLUE))::at));
+    ToneTable r = new ToneTable(channel(values, LEVELS.get(1), RED));
+    ToneTable g = new ToneTable(channel(values, LEVELS.get(2), GREEN));
+    ToneTable b = new ToneTable(channel(values, LEVELS.get(3), BLUE));
     return (in, out, n, x, y, spare) -> {
       r.run(in.r, out.r, n);
       g.run(in.g, out.g, n);
@@ -76,16 +71,13 @@ public final class Curve implements VeilKind {
     return true;
   }
 
-  /** Levels as a function of an encoded tone 0…1; white below black turns the tones round. */
-  static DoubleUnaryOperator levels(SettingValues values) {
-    double from = values.number(IN_BLACK) / 255;
-    double to = Math.max(values.number(IN_WHITE) / 255, from + MIN_RANGE / 255);
-    double power = 1 / values.number(GAMMA);
-    double low = values.number(OUT_BLACK) / 255;
-    double high = values.number(OUT_WHITE) / 255;
-    return u -> {
-      double t = Math.min(1, Math.max(0, (u - from) / (to - from)));
-      return low + (high - low) * Math.pow(t, power);
-    };
+  private static DoubleUnaryOperator channel(
+      SettingValues values, Levels levels, CurveSetting curve) {
+    return LEVELS
+        .get(0)
+        .function(values)
+        .andThen(levels.function(values))
+        .andThen(new MonotoneCubic(values.get(ALL))::at)
+        .andThen(new MonotoneCubic(values.get(curve))::at);
   }
 }

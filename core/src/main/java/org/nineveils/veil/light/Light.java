@@ -1,6 +1,7 @@
 package org.nineveils.veil.light;
 
 import java.util.List;
+import java.util.Map;
 import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
 import org.nineveils.colour.Bradford;
@@ -12,6 +13,7 @@ import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
+import org.nineveils.veil.StartingPoint;
 import org.nineveils.veil.VeilKind;
 
 /**
@@ -20,7 +22,8 @@ import org.nineveils.veil.VeilKind;
  * <p>Exposure and white balance are changes of the light that fell on the scene, so they are worked
  * out in linear light: multiplication by 2^stops (one stop doubles the light), and Bradford
  * adaptation of D65 to a white that is shifted along the black-body locus (temperature, in mired,
- * so that equal steps look equal) and across it (tint, in steps of 0.0004 of CIE 1960 uv). The
+ * so that equal steps look equal) and across it (tint, in steps of 0.0004 of CIE 1960 uv). A cooler
+ * white is the inverse of a warmer one, which takes it back exactly. White keeps its luminance. The
  * shoulder bends what exposure would push beyond white back below it; see {@link Shoulder}.
  * Brightness, tone ranges and contrast are judged by eye, so they work on the encoded values,
  * channel by channel, in one table; see {@link ToneRanges}.
@@ -31,7 +34,7 @@ public final class Light implements VeilKind {
   public static final NumberSetting SHOULDER =
       new NumberSetting("shoulder", "Soft shoulder", "Light", "%", 0, 100, 1, 0.0);
   public static final NumberSetting TEMPERATURE =
-      new NumberSetting("temperature", "Temperature", "White balance", "mired", -90, 90, 1, 0.0);
+      new NumberSetting("temperature", "Temperature", "White balance", "mired", -200, 200, 1, 0.0);
   public static final NumberSetting TINT =
       new NumberSetting("tint", "Green to pink", "White balance", "", -100, 100, 1, 0.0);
   public static final NumberSetting BRIGHTNESS = tones("brightness", "Brightness", "Light");
@@ -40,6 +43,24 @@ public final class Light implements VeilKind {
   public static final NumberSetting SHADOWS = tones("shadows", "Shadows", "Tones");
   public static final NumberSetting WHITES = tones("whites", "Whites", "Tones");
   public static final NumberSetting BLACKS = tones("blacks", "Blacks", "Tones");
+
+  /**
+   * Light that a photo was taken under while the camera was set for daylight: the shift that makes
+   * a grey card grey again, worked out for CIE illuminants D65, D75, A and F2 seen by a camera set
+   * for D55 (chromaticities of CIE 15:2018; a test goes the same way back).
+   */
+  private static final List<StartingPoint> LIGHT_SOURCES =
+      List.of(
+          source("Daylight", 0, 0),
+          source("Cloud", 29, 0),
+          source("Shade", 49, -1),
+          source("Tungsten", -178, -9),
+          source("Fluorescent", -58, -4));
+
+  private static StartingPoint source(String label, double mired, double tint) {
+    return new StartingPoint(
+        "White balance", label, Map.of(TEMPERATURE.key(), mired, TINT.key(), tint));
+  }
 
   private static final double NEUTRAL_KELVIN = 6504;
   private static final double UV_PER_TINT = 0.0004;
@@ -79,6 +100,11 @@ public final class Light implements VeilKind {
   }
 
   @Override
+  public List<StartingPoint> startingPoints() {
+    return LIGHT_SOURCES;
+  }
+
+  @Override
   public Kernel prepare(SettingValues values, Frame frame) {
     double gain = Math.pow(2, values.number(EXPOSURE));
     return new LightKernel(
@@ -105,14 +131,19 @@ public final class Light implements VeilKind {
     if (temperature == 0 && tint == 0) {
       return Matrix3.diagonal(gain, gain, gain);
     }
-    Matrix3 adapt = Bradford.adapt(Chromaticity.D65, white(temperature, tint));
-    return Srgb.fromXyz().after(adapt).after(Srgb.toXyz()).times(gain);
+    Matrix3 adapt =
+        temperature >= 0
+            ? Bradford.adapt(Chromaticity.D65, white(temperature, tint))
+            : Bradford.adapt(white(-temperature, -tint), Chromaticity.D65);
+    double[] white = Chromaticity.D65.toXyz();
+    double luminance = adapt.apply(white[0], white[1], white[2])[1];
+    return Srgb.fromXyz().after(adapt).after(Srgb.toXyz()).times(gain / luminance);
   }
 
   /**
    * The white that D65 becomes.
    *
-   * @param mired shift towards warm, −90…90
+   * @param mired shift towards warm, 0…200
    * @param tint shift towards pink, −100…100
    */
   static Chromaticity white(double mired, double tint) {

@@ -131,4 +131,13 @@ class CurveTest {
     assertThatThrownBy(() -> through(Pictures.ramp(2), Map.of("red", List.of(List.of(0.5, 0)))))
         .hasMessageContaining("2 to 16 points");
   }
+
+  @Test
+  void levelsOfAChannelComeAfterThoseOfAllAndLeaveTheOthers() {
+    Picture out = through(Pictures.ramp(3), Map.of("outBlack", 51, "blueOutWhite", 127.5));
+    assertThat((double) out.r()[0]).isCloseTo(0.2, within(1e-5));
+    assertThat((double) out.r()[2]).isCloseTo(1, within(1e-5));
+    assertThat((double) out.b()[0]).isCloseTo(0.1, within(1e-5));
+    assertThat((double) out.b()[2]).isCloseTo(0.5, within(1e-5));
+  }
 }

@@ -10,10 +10,13 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.nineveils.colour.Bradford;
 import org.nineveils.colour.Chromaticity;
+import org.nineveils.colour.Lab;
 import org.nineveils.colour.Srgb;
 import org.nineveils.picture.Picture;
 import org.nineveils.testing.Pictures;
+import org.nineveils.veil.StartingPoint;
 
 class LightTest {
   private static Picture lit(Picture picture, Map<String, ?> settings) {
@@ -172,5 +175,45 @@ class LightTest {
             .apply(1, 1, 1);
     double[] xyz = Srgb.toXyz().apply(white[0], white[1], white[2]);
     assertThat(xyz[1]).isCloseTo(1, within(1e-3));
+  }
+
+  /**
+   * A grey card under light sources of CIE 15:2018 (D55, D65, D75, A, F2, chromaticities of the 2°
+   * observer), taken with the camera set for D55: its starting point makes it grey again.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "Daylight, 0.33242, 0.34743",
+    "Cloud, 0.31272, 0.32903",
+    "Shade, 0.29902, 0.31485",
+    "Tungsten, 0.44757, 0.40745",
+    "Fluorescent, 0.37208, 0.37529"
+  })
+  void theStartingPointOfALightSourceMakesItsGreysGreyAgain(String label, double x, double y) {
+    Chromaticity d55 = new Chromaticity(0.33242, 0.34743);
+    double[] xyz = new Chromaticity(x, y).toXyz();
+    double[] seen = Bradford.adapt(d55, Chromaticity.D65).apply(xyz[0], xyz[1], xyz[2]);
+    double[] linear = Srgb.fromXyz().apply(seen[0] * 0.2, seen[1] * 0.2, seen[2] * 0.2);
+    Picture card =
+        Pictures.flat(1, 1, Srgb.encode(linear[0]), Srgb.encode(linear[1]), Srgb.encode(linear[2]));
+    StartingPoint point =
+        new Light()
+            .startingPoints().stream().filter(p -> p.label().equals(label)).findFirst().get();
+    double before = chroma(card);
+    double after = chroma(lit(card, point.values()));
+    assertThat(after).isLessThan(2.5).isLessThanOrEqualTo(before + 1e-3);
+  }
+
+  private static double chroma(Picture p) {
+    Lab lab = Lab.ofSrgb(p.r()[0], p.g()[0], p.b()[0]);
+    return Math.hypot(lab.a(), lab.b());
+  }
+
+  @Test
+  void coolerTakesWarmerBack() {
+    Picture grey = Pictures.flat(1, 1, 0.5, 0.45, 0.4);
+    Picture there = lit(grey, Map.of("temperature", 40, "tint", 10));
+    Picture back = lit(there, Map.of("temperature", -40, "tint", -10));
+    assertThat(Pictures.farthest(grey, back)).isLessThan(2e-3); // luminance is kept both ways
   }
 }

@@ -10,23 +10,23 @@ import org.opencv.core.Mat;
 import org.opencv.core.Scalar;
 
 /**
- * The six veils by OpenCV, a pass over the whole picture for each operation, three float planes.
- * All matrices are allocated once and used again. Differences to ours: powers are worked out for
- * each pixel where ours look tones up in a table of 4 097; nothing else.
+ * Veils that work pixel by pixel, by OpenCV: a pass over the whole picture for each operation, three
+ * float planes. All matrices are allocated once and used again. Differences to ours: powers are worked
+ * out for each pixel where ours look tones up in a table of 4 097; nothing else.
  */
-final class OpenCvSixVeils {
-  private final int width;
-  private final int height;
+class OpenCvTones {
+  final int width;
+  final int height;
+  final List<Mat> now = new ArrayList<>();
+  final Mat a = new Mat();
+  final Mat b = new Mat();
   private final List<Mat> source = new ArrayList<>();
-  private final List<Mat> now = new ArrayList<>();
   private final Mat gain;
-  private final Mat a = new Mat();
-  private final Mat b = new Mat();
   private final Mat c = new Mat();
   private final Mat light = new Mat();
   private final Mat mask = new Mat();
 
-  OpenCvSixVeils(Picture photo) {
+  OpenCvTones(Picture photo) {
     width = photo.width();
     height = photo.height();
     for (float[] plane : new float[][] {photo.r(), photo.g(), photo.b()}) {
@@ -38,69 +38,61 @@ final class OpenCvSixVeils {
     gain = new Mat(height, width, CvType.CV_32F);
   }
 
-  void run() {
+  void begin() {
     for (int i = 0; i < 3; i++) {
-      Mat m = now.get(i);
-      exposure(source.get(i), m);
-      levels(m);
-      contrast(m);
+      source.get(i).copyTo(now.get(i));
     }
-    halfMonochrome();
-    softTone();
-    vignette();
   }
 
-  double farthestFrom(Picture ours) {
-    run();
-    double most = 0;
-    float[][] planes = {ours.r(), ours.g(), ours.b()};
-    float[] theirs = new float[width * height];
-    for (int i = 0; i < 3; i++) {
-      now.get(i).get(0, 0, theirs);
-      for (int k = 0; k < theirs.length; k++) {
-        most = Math.max(most, Math.abs(theirs[k] - planes[i][k]));
-      }
+  void exposure(double stops) {
+    for (Mat m : now) {
+      decode(m, m);
+      Core.multiply(m, Scalar.all(Math.pow(2, stops)), m);
+      encode(m, m);
     }
-    return most;
   }
 
-  private void exposure(Mat in, Mat out) {
-    decode(in, out);
-    Core.multiply(out, Scalar.all(Math.pow(2, SixVeils.STOPS)), out);
-    encode(out, out);
+  void levels() {
+    double low = Recipes.OUT_BLACK / 255;
+    for (Mat m : now) {
+      Core.pow(m, 1 / Recipes.GAMMA, m);
+      m.convertTo(m, -1, 1 - low, low);
+    }
   }
 
-  private void levels(Mat m) {
-    double low = SixVeils.OUT_BLACK / 255;
-    Core.pow(m, 1 / SixVeils.GAMMA, m);
-    m.convertTo(m, -1, 1 - low, low);
-  }
-
-  private void contrast(Mat m) {
+  void contrast() {
     double p = Srgb.MID_GREY;
-    double slope = Math.pow(2, SixVeils.CONTRAST / 100);
-    m.convertTo(a, -1, 1 / p, 0);
-    Core.pow(a, slope, a);
-    Core.multiply(a, Scalar.all(p), a);
-    m.convertTo(b, -1, -1 / (1 - p), 1 / (1 - p));
-    Core.pow(b, slope, b);
-    b.convertTo(b, -1, p - 1, 1);
-    Core.compare(m, Scalar.all(p), mask, Core.CMP_LT);
-    b.copyTo(m);
-    a.copyTo(m, mask);
+    double slope = Math.pow(2, Recipes.CONTRAST / 100);
+    for (Mat m : now) {
+      m.convertTo(a, -1, 1 / p, 0);
+      Core.pow(a, slope, a);
+      Core.multiply(a, Scalar.all(p), a);
+      m.convertTo(b, -1, -1 / (1 - p), 1 / (1 - p));
+      Core.max(b, Scalar.all(0), b);
+      Core.pow(b, slope, b);
+      b.convertTo(b, -1, p - 1, 1);
+      Core.compare(m, Scalar.all(p), mask, Core.CMP_LT);
+      b.copyTo(m);
+      a.copyTo(m, mask);
+    }
   }
 
-  private void halfMonochrome() {
-    Core.addWeighted(now.get(0), 0.2126, now.get(1), 0.7152, 0, a);
-    Core.addWeighted(a, 1, now.get(2), 0.0722, 0, a);
-    double share = SixVeils.MONOCHROME / 100;
+  /** BT.709 luma of three planes. */
+  static void luma(List<Mat> rgb, Mat out) {
+    Core.addWeighted(rgb.get(0), 0.2126, rgb.get(1), 0.7152, 0, out);
+    Core.addWeighted(out, 1, rgb.get(2), 0.0722, 0, out);
+  }
+
+  void monochrome() {
+    luma(now, a);
+    double share = Recipes.MONOCHROME / 100;
     for (Mat m : now) {
       Core.addWeighted(m, 1 - share, a, share, 0, m);
     }
   }
 
   /** Hue and saturation replaced in HSL, the result laid over by soft light. */
-  private void softTone() {
+  void softTone() {
     Core.max(now.get(0), now.get(1), a);
     Core.max(a, now.get(2), a);
     Core.min(now.get(0), now.get(1), b);
@@ -116,9 +108,9 @@ final class OpenCvSixVeils {
   }
 
   private static double offset(int channel) {
-    double t = (SixVeils.TONE_HUE / 60 + (channel == 0 ? 0 : channel == 1 ? 4 : 2)) % 6;
+    double t = (Recipes.TONE_HUE / 60 + (channel == 0 ? 0 : channel == 1 ? 4 : 2)) % 6;
     double pure = Math.min(1, Math.max(0, Math.abs(t - 3) - 1));
-    return (pure - 0.5) * SixVeils.TONE_SATURATION / 100;
+    return (pure - 0.5) * Recipes.TONE_SATURATION / 100;
   }
 
   /** W3C soft light of source s over m, mixed in by the veil's opacity; changes m and s. */
@@ -137,10 +129,10 @@ final class OpenCvSixVeils {
     Core.compare(s, Scalar.all(0), mask, Core.CMP_LT);
     gain.copyTo(b, mask);
     Core.multiply(b, s, b);
-    Core.scaleAdd(b, SixVeils.TONE_OPACITY, m, m);
+    Core.scaleAdd(b, Recipes.TONE_OPACITY, m, m);
   }
 
-  private void vignette() {
+  void vignette() {
     weights();
     for (Mat m : now) {
       decode(m, m);
@@ -169,14 +161,14 @@ final class OpenCvSixVeils {
     Core.repeat(column, 1, width, b);
     Core.add(a, b, a);
     Core.sqrt(a, a);
-    double soft = SixVeils.EDGE_SOFTNESS / 100;
-    a.convertTo(a, -1, 1 / soft, -SixVeils.EDGE_REACH / 100 / soft);
+    double soft = Recipes.EDGE_SOFTNESS / 100;
+    a.convertTo(a, -1, 1 / soft, -Recipes.EDGE_REACH / 100 / soft);
     Core.max(a, Scalar.all(0), a);
     Core.min(a, Scalar.all(1), a);
     a.convertTo(b, -1, -2, 3);
     Core.multiply(a, a, a);
     Core.multiply(a, b, a);
-    Core.multiply(a, Scalar.all(SixVeils.EDGE_STOPS * Math.log(2)), a);
+    Core.multiply(a, Scalar.all(Recipes.EDGE_STOPS * Math.log(2)), a);
     Core.exp(a, gain);
   }
 

@@ -1,0 +1,157 @@
+package org.nineveils.app.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.nineveils.document.Fields;
+
+/** Masks at the bench: picked colours, guards, edges, and taking over another veil's mask. */
+class MaskIT extends BenchTrial {
+  private Locator adder(String name) {
+    return page.locator(".rule-adder button", new Page.LocatorOptions().setHasText(name));
+  }
+
+  private void openMask() {
+    page.locator("[data-side=mask]").click();
+  }
+
+  private void darkenByRule() {
+    bench.hang("light");
+    bench.set("exposure", -2);
+    page.locator("[data-cover=by-rule]").click();
+    bench.settle();
+  }
+
+  @Test
+  void aColourPickedOnThePhotoIsWhatTheVeilCovers() {
+    List<Integer> plain = bench.colour(0.4, 0.75);
+    List<Integer> other = bench.colour(0.75, 0.8);
+    darkenByRule();
+    adder("By picked colours").click();
+    bench.settle();
+    assertThat(bench.colour(0.4, 0.75)).as("no colour, nothing covered").isEqualTo(plain);
+    page.getByText("Pick on the photo").click();
+    BoundingBox pane = page.locator(".pane-finished").boundingBox();
+    page.mouse().click(pane.x + 0.4 * pane.width, pane.y + 0.75 * pane.height);
+    page.locator(".swatch").waitFor();
+    bench.setRule(1, "tolerance", 6);
+    bench.setRule(1, "feather", 3);
+    assertThat(bench.colour(0.4, 0.75).get(1)).isLessThan(plain.get(1) - 40);
+    assertThat(bench.colour(0.75, 0.8)).isEqualTo(other);
+    Fields rule = veils().get(0).object("mask").objects("rules", r -> r).get(1);
+    assertThat(rule.object("settings").list("colours")).hasSize(1);
+    assertThat(stored().object("paint").raw()).as("picking does not paint").isEmpty();
+
+    page.locator(".swatch").click();
+    bench.settle();
+    assertThat(bench.colour(0.4, 0.75)).isEqualTo(plain);
+  }
+
+  @Test
+  void aGuardTakesSkinOutOfWhatTheRulesSelect() {
+    darkenByRule();
+    bench.setRule(0, "from", 0);
+    List<Integer> dark = bench.colour(0.62, 0.4);
+    adder("Skin").last().click();
+    bench.settle();
+    assertThat(bench.colour(0.62, 0.4).get(0)).isGreaterThan(dark.get(0) + 30);
+    bench.setRule(1, "amount", 0);
+    assertThat(bench.colour(0.62, 0.4)).isEqualTo(dark);
+  }
+
+  @Test
+  void growingAndSofteningMoveTheEdgeOfWhatWasBrushed() {
+    bench.hang("light");
+    bench.set("exposure", -2);
+    page.locator("[data-cover=brush-on]").click();
+    bench.settle();
+    page.locator("[data-brush-sliders] [data-key=softness] input[type=number]").fill("0");
+    page.keyboard().press("Enter");
+    bench.paint(0.5, 0.3, 0.5, 0.7);
+    double outside = bench.light(0.54, 0.5);
+    double inside = bench.light(0.5, 0.5);
+    openMask();
+    bench.set("grow", 30);
+    double grown = bench.light(0.54, 0.5);
+    assertThat(grown).isLessThan(outside - 20);
+    bench.set("grow", 0);
+    bench.set("soften", 40);
+    assertThat(bench.light(0.5, 0.5)).isGreaterThan(inside + 5);
+    assertThat(veils().get(0).object("mask").number("soften")).isEqualTo(40);
+  }
+
+  @Test
+  void aVeilTakesOverTheMaskAndThePaintOfAnotherAndUndoGivesItsOwnBack() {
+    bench.hang("light");
+    bench.set("exposure", -2);
+    page.locator("[data-cover=brush-on]").click();
+    bench.settle();
+    bench.paint(0.5, 0.4, 0.5, 0.6);
+    double once = bench.light(0.5, 0.5);
+    double beside = bench.light(0.75, 0.2);
+    page.keyboard().press("Escape");
+    bench.hang("light");
+    bench.set("exposure", -2);
+    double everywhere = bench.light(0.75, 0.2);
+    assertThat(everywhere).isLessThan(beside - 20);
+    openMask();
+    page.locator("[data-copy-mask]")
+        .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("Light"));
+    page.waitForCondition(() -> veils().get(1).object("mask").text("cover").equals("brush-on"));
+    bench.settle();
+    assertThat(bench.light(0.75, 0.2)).isEqualTo(beside);
+    assertThat(bench.light(0.5, 0.5)).isLessThan(once);
+    assertThat(stored().object("paint").raw()).hasSize(2);
+
+    page.keyboard().press("Control+z");
+    bench.settle();
+    assertThat(bench.light(0.75, 0.2)).isEqualTo(everywhere);
+    assertThat(stored().object("paint").raw()).hasSize(1);
+  }
+
+  @Test
+  void startingFromALightSourceSetsTheWhiteBalance() {
+    bench.hang("light");
+    List<Integer> before = bench.colour(0.4, 0.75);
+    page.locator(".starting-points").selectOption("Tungsten");
+    bench.settle();
+    assertThat(veils().get(0).object("settings").number("temperature")).isEqualTo(-178);
+    List<Integer> after = bench.colour(0.4, 0.75);
+    assertThat(after.get(2) - after.get(0)).isGreaterThan(before.get(2) - before.get(0) + 40);
+  }
+
+  /** A stroke sends only what it touched: the picture put together must be the whole one. */
+  @Test
+  void aPicturePatchedByStrokesIsTheOneThatIsLoadedAfresh() {
+    bench.hang("soft");
+    bench.set("blur", 12);
+    page.locator("[data-cover=brush-on]").click();
+    bench.settle();
+    page.keyboard().press("Escape");
+    bench.hang("crisp");
+    bench.set("medium", 60);
+    bench.pick("Soft");
+    bench.paint(0.4, 0.3, 0.6, 0.5);
+    bench.paint(0.6, 0.3, 0.45, 0.7);
+    Object patched = pixels();
+    page.reload();
+    bench.settle();
+    assertThat(pixels()).isEqualTo(patched);
+  }
+
+  private Object pixels() {
+    return page.evaluate(
+        """
+        () => {
+          const c = document.querySelector(".pane-finished [data-picture]");
+          const d = c.getContext("2d").getImageData(0, 0, c.width, c.height).data;
+          let hash = 0;
+          for (const v of d) hash = (hash * 31 + v) | 0;
+          return [c.width, c.height, hash];
+        }""");
+  }
+}

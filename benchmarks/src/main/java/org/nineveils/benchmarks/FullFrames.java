@@ -1,0 +1,39 @@
+package org.nineveils.benchmarks;
+
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureWriter;
+import org.nineveils.stack.Renderer;
+
+/** Twenty-four megapixels: finished results. */
+final class FullFrames {
+  private static final int WARM_UP = 1;
+  private static final int ROUNDS = 3;
+  private static final int QUALITY = 95;
+
+  private FullFrames() {}
+
+  static void run(Picture photo, Table table) {
+    OpenCvRecipes other = new OpenCvRecipes(photo);
+    double[] t =
+        Timing.medians(
+            WARM_UP,
+            ROUNDS,
+            () -> Renderer.render(photo, Recipes.thirty()),
+            other::thirty,
+            () -> jpeg(photo),
+            () -> {
+              other.twelve();
+              other.jpeg(QUALITY);
+            },
+            () -> Renderer.render(photo, Recipes.blur(2)),
+            () -> other.blurOnly(2));
+    table.row("30 pointwise veils, exact, 24 MP", t[0], t[1], 1 / 1.8);
+    table.row("12 veils to a finished JPEG, 24 MP", t[2], t[3], 1 / 1.5);
+    table.row("blur of 0.2 % of the long side, 24 MP", t[4], t[5], 1);
+  }
+
+  private static void jpeg(Picture photo) {
+    Picture done = Renderer.render(photo, Recipes.twelve(Recipes.LESS_STOPS));
+    PictureWriter.jpeg(done, QUALITY / 100f);
+  }
+}

@@ -1,0 +1,50 @@
+package org.nineveils.benchmarks;
+
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureWriter;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Manner;
+import org.nineveils.stack.Renderer;
+import org.nineveils.stack.Stack;
+
+/** A proof sheet: nine hundred small pictures through nine veils, to JPEG, by two workers. */
+final class Proofs {
+  private static final int COUNT = 900;
+  private static final int WORKERS = 2;
+  private static final double GOAL_SECONDS = 15;
+
+  private Proofs() {}
+
+  static void run(Table table) throws InterruptedException {
+    Picture photo = TestPicture.of(400, 267);
+    Bundle all = Recipes.twelve(Recipes.LESS_STOPS).bundles().get(0);
+    Stack nine = Stack.of(new Bundle(all.veils().subList(0, 9), all.paint(), 1));
+    Manner manner = Manner.exact().quick(true);
+    ExecutorService workers = Executors.newFixedThreadPool(WORKERS);
+    AtomicInteger done = new AtomicInteger();
+    long start = System.nanoTime();
+    for (int i = 0; i < COUNT; i++) {
+      workers.execute(
+          () -> {
+            Picture small = Renderer.render(photo, photo.area(), nine, manner);
+            PictureWriter.jpeg(small, 0.9f);
+            int n = done.incrementAndGet();
+            if (n % 300 == 0) {
+              table.note("  %d of %d proofs after %.1f s", n, COUNT, seconds(start));
+            }
+          });
+    }
+    workers.shutdown();
+    workers.awaitTermination(5, TimeUnit.MINUTES);
+    table.row("900 proofs of 400 × 267, ms, against 15 s", seconds(start) * 1000,
+        GOAL_SECONDS * 1000, 1);
+  }
+
+  private static double seconds(long start) {
+    return (System.nanoTime() - start) / 1e9;
+  }
+}
