@@ -4,9 +4,10 @@ import org.nineveils.picture.Picture;
 import org.opencv.core.Core;
 
 /**
- * Speed beside the same work by OpenCV's Java binding, both on floats and two threads, turn about in
- * one run. Before anything is timed, the two results are compared, so that like is measured against
- * like. The whole run takes some minutes; {@code small} leaves out what needs 24 megapixels.
+ * Speed beside the same work by OpenCV's Java binding, both on floats and two threads, turn about
+ * in one run. Before anything is timed, the two results are compared, so that like is measured
+ * against like. The whole run takes some minutes; {@code small} leaves out what needs 24
+ * megapixels.
  */
 public final class Bench {
   private Bench() {}

@@ -19,8 +19,9 @@ import org.opencv.imgproc.Imgproc;
 
 /**
  * The timed stacks by OpenCV. Guided filters are those of He and Sun (2015) as in ours: means by
- * {@code resize} with INTER_AREA, Gaussian windows on the coarse grid, read by INTER_LINEAR. The blur
- * is OpenCV's own Gaussian at full size. Paint is turned into masks beforehand, for both sides.
+ * {@code resize} with INTER_AREA, Gaussian windows on the coarse grid, read by INTER_LINEAR. The
+ * blur is OpenCV's own Gaussian at full size. Paint is turned into masks beforehand, for both
+ * sides.
  */
 final class OpenCvRecipes extends OpenCvTones {
   private final int longSide;
@@ -193,7 +194,7 @@ final class OpenCvRecipes extends OpenCvTones {
 
     Guided(double pixels, double edge) {
       int factor = 1;
-      while (pixels / (factor * 2) >= 1) {
+      while (pixels / (factor * 2) >= 0.9) {
         factor *= 2;
       }
       coarse = new Size(Math.ceil((double) width / factor), Math.ceil((double) height / factor));

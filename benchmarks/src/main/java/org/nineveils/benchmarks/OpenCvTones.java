@@ -10,9 +10,9 @@ import org.opencv.core.Mat;
 import org.opencv.core.Scalar;
 
 /**
- * Veils that work pixel by pixel, by OpenCV: a pass over the whole picture for each operation, three
- * float planes. All matrices are allocated once and used again. Differences to ours: powers are worked
- * out for each pixel where ours look tones up in a table of 4 097; nothing else.
+ * Veils that work pixel by pixel, by OpenCV: a pass over the whole picture for each operation,
+ * three float planes. All matrices are allocated once and used again. Differences to ours: powers
+ * are worked out for each pixel where ours look tones up in a table of 4 097; nothing else.
  */
 class OpenCvTones {
   final int width;

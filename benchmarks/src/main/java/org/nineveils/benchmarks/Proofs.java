@@ -40,8 +40,8 @@ final class Proofs {
     }
     workers.shutdown();
     workers.awaitTermination(5, TimeUnit.MINUTES);
-    table.row("900 proofs of 400 × 267, ms, against 15 s", seconds(start) * 1000,
-        GOAL_SECONDS * 1000, 1);
+    table.row(
+        "900 proofs of 400 × 267, ms, against 15 s", seconds(start) * 1000, GOAL_SECONDS * 1000, 1);
   }
 
   private static double seconds(long start) {

@@ -84,8 +84,7 @@ final class Recipes {
             veil("10", "crisp", Map.of("medium", MEDIUM)),
             contrast("11"),
             vignette("12"));
-    Map<String, Paint> paint =
-        Map.of("3", new Paint(List.of(SKIN)), "6", new Paint(surroundings));
+    Map<String, Paint> paint = Map.of("3", new Paint(List.of(SKIN)), "6", new Paint(surroundings));
     return Stack.of(new Bundle(veils, paint, 1));
   }
 
@@ -116,8 +115,7 @@ final class Recipes {
 
   private static Veil softTone(String id) {
     Veil v =
-        veil(
-            id, "tint", Map.of("colourise", 100, "hue", TONE_HUE, "saturation", TONE_SATURATION));
+        veil(id, "tint", Map.of("colourise", 100, "hue", TONE_HUE, "saturation", TONE_SATURATION));
     return new Veil(
         id,
         id,

@@ -20,7 +20,7 @@ final class Requests {
 
   static void run(Picture photo, Table table) throws InterruptedException {
     LiveView view = new LiveView();
-    Manner shared = Manner.exact().masksFrom(new CoverageCache(24_000_000));
+    Manner shared = Manner.exact().masksFrom(new CoverageCache(24_000_000)).quick(true);
     AtomicLong newest = new AtomicLong();
     AtomicInteger finished = new AtomicInteger();
     AtomicInteger waiting = new AtomicInteger();
@@ -54,10 +54,7 @@ final class Requests {
     table.note(
         "20 requests a second for 30 s: %d of %d finished, at most %d under way at once,"
             + " heap %+d MB from the 5th second on",
-        finished.get(),
-        A_SECOND * SECONDS,
-        mostWaiting,
-        (heap() - heapEarly) >> 20);
+        finished.get(), A_SECOND * SECONDS, mostWaiting, (heap() - heapEarly) >> 20);
   }
 
   private static long heap() {

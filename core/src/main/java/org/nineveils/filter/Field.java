@@ -4,6 +4,9 @@ package org.nineveils.filter;
  * Values on a grid that are read for every pixel: between the middles of cells by straight lines.
  */
 public final class Field {
+  /** How many values more than pixels a scratch array must hold. */
+  public static final int SLACK = 16;
+
   private final Level level;
   private final Plane plane;
 
@@ -19,29 +22,67 @@ public final class Field {
    * @param y row in the whole picture
    * @param n how many
    * @param out receives n values
-   * @param cells scratch, at least n + 2 values
+   * @param cells scratch, at least n + {@link #SLACK} values
    */
   public void row(int x, int y, int n, float[] out, float[] cells) {
-    if (level.factor() == 1) {
+    int f = level.factor();
+    if (f == 1) {
       System.arraycopy(plane.values(), plane.index(x, y), out, 0, n);
       return;
     }
-    int f = level.factor();
     int first = Math.floorDiv(2 * x + 1 - f, 2 * f);
     int last = Math.floorDiv(2 * (x + n - 1) + 1 - f, 2 * f) + 1;
     column(first, last, y, cells);
-    int i = 0;
-    float per = 1f / (2 * f);
-    for (int cell = first; i < n; cell++) {
-      float from = cells[cell - first];
-      float slope = (cells[cell - first + 1] - from) * per;
-      // Twice the distance from the middle of this cell, so that it is whole.
-      int twice = 2 * (x + i) + 1 - f - 2 * f * cell;
-      int end = Math.min(n, i + (2 * f - twice + 1) / 2);
-      for (; i < end; i++, twice += 2) {
-        out[i] = from + slope * twice;
+    // Twice the distance from the middle of a cell, so that it is whole.
+    int twice = 2 * x + 1 - f - 2 * f * first;
+    int i = between(cells[0], cells[1], twice, 0, Math.min(n, (2 * f - twice + 1) / 2), out);
+    int whole = (n - i) / f;
+    switch (f) {
+      case 2 -> i = byTwo(cells, whole, i, out);
+      case 4 -> i = byFour(cells, whole, i, out);
+      default -> {
+        for (int cell = 1; cell <= whole; cell++) {
+          i = between(cells[cell], cells[cell + 1], 1, i, i + f, out);
+        }
       }
     }
+    if (i < n) {
+      between(cells[whole + 1], cells[whole + 2], 1, i, n, out);
+    }
+  }
+
+  /** Pixels from…to−1 of one cell. */
+  private int between(float left, float right, int twice, int from, int to, float[] out) {
+    float slope = (right - left) / (2 * level.factor());
+    int t = twice;
+    for (int i = from; i < to; i++, t += 2) {
+      out[i] = left + slope * t;
+    }
+    return Math.max(from, to);
+  }
+
+  private static int byTwo(float[] cells, int whole, int from, float[] out) {
+    int i = from;
+    for (int cell = 1; cell <= whole; cell++, i += 2) {
+      float left = cells[cell];
+      float slope = (cells[cell + 1] - left) / 4;
+      out[i] = left + slope;
+      out[i + 1] = left + slope * 3;
+    }
+    return i;
+  }
+
+  private static int byFour(float[] cells, int whole, int from, float[] out) {
+    int i = from;
+    for (int cell = 1; cell <= whole; cell++, i += 4) {
+      float left = cells[cell];
+      float slope = (cells[cell + 1] - left) / 8;
+      out[i] = left + slope;
+      out[i + 1] = left + slope * 3;
+      out[i + 2] = left + slope * 5;
+      out[i + 3] = left + slope * 7;
+    }
+    return i;
   }
 
   /** The cells of a row of pixels, between two rows of cells; cells beyond the border go on. */
@@ -50,13 +91,24 @@ public final class Field {
     int upper = Math.floorDiv(2 * y + 1 - f, 2 * f);
     float share = (2 * y + 1 - f - 2 * f * upper) / (float) (2 * f);
     int rows = level.frame().height();
-    int columns = level.frame().width();
-    int a = plane.index(0, Math.min(Math.max(upper, 0), rows - 1));
-    int b = plane.index(0, Math.min(Math.max(upper + 1, 0), rows - 1));
-    float[] v = plane.values();
-    for (int cell = first; cell <= last; cell++) {
-      int c = Math.min(Math.max(cell, 0), columns - 1);
-      cells[cell - first] = v[a + c] + (v[b + c] - v[a + c]) * share;
+    int count = last - first + 1;
+    copy(Math.min(Math.max(upper, 0), rows - 1), first, last, cells, 0);
+    copy(Math.min(upper + 1, rows - 1), first, last, cells, count);
+    for (int i = 0; i < count; i++) {
+      cells[i] += (cells[count + i] - cells[i]) * share;
+    }
+  }
+
+  private void copy(int row, int first, int last, float[] to, int at) {
+    int left = Math.max(first, 0);
+    int right = Math.min(last, level.frame().width() - 1);
+    System.arraycopy(
+        plane.values(), plane.index(left, row), to, at + left - first, right - left + 1);
+    for (int cell = first; cell < left; cell++) {
+      to[at + cell - first] = to[at + left - first];
+    }
+    for (int cell = right + 1; cell <= last; cell++) {
+      to[at + cell - first] = to[at + right - first];
     }
   }
 }

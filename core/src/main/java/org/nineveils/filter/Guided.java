@@ -13,7 +13,7 @@ import org.nineveils.picture.Area;
  */
 public final class Guided {
   /** Cells that a standard deviation spans at least; the guide keeps edges sharp all the same. */
-  private static final double CELLS = 1;
+  private static final double CELLS = 0.9;
 
   private final Level level;
   private final Window window;

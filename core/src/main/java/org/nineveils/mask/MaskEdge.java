@@ -69,7 +69,7 @@ public final class MaskEdge {
   private static Plane values(Field field, Area area) {
     float[] out = new float[area.pixels()];
     float[] row = new float[area.width()];
-    float[] cells = new float[area.width() + 2];
+    float[] cells = new float[area.width() + Field.SLACK];
     for (int y = 0; y < area.height(); y++) {
       field.row(area.x(), area.y() + y, area.width(), row, cells);
       for (int x = 0; x < row.length; x++) {

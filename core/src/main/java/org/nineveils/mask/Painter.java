@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.List;
+import org.nineveils.filter.Columns;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 
@@ -137,6 +138,9 @@ public final class Painter {
     private final float perFall;
     private final float q;
     private final boolean build;
+    private final float[] squares = new float[Columns.MOST];
+    private final float[] weight = new float[Columns.MOST];
+    private final float[] run = new float[Columns.MOST];
 
     Dab(Area area, Box box, float[] laid, double radius, double softness, double q) {
       this.area = area;
@@ -156,18 +160,49 @@ public final class Painter {
       int bottom = (int) Math.min(box.bottom, Math.ceil(cy + radius - area.y()) + 1);
       int left = (int) Math.max(box.left, Math.floor(cx - radius - area.x()));
       int right = (int) Math.min(box.right, Math.ceil(cx + radius - area.x()) + 1);
-      for (int y = top; y < bottom; y++) {
-        float dy = (float) (y + area.y() + 0.5 - cy);
-        int row = y * area.width();
-        for (int x = left; x < right; x++) {
-          float dx = (float) (x + area.x() + 0.5 - cx);
-          float d = (float) Math.sqrt(dx * dx + dy * dy);
-          float t = Math.min(1f, Math.max(0f, (d - core) * perFall));
-          float v = (1 - t * t * (3 - 2 * t)) * q;
-          float c = laid[row + x];
-          laid[row + x] = build ? c + v * (1 - c) : Math.max(c, v);
+      for (int x = left; x < right; x += Columns.MOST) {
+        int n = Math.min(Columns.MOST, right - x);
+        Columns.ramp((float) (x + area.x() + 0.5 - cx), 1, squares, n);
+        square(squares, n);
+        for (int y = top; y < bottom; y++) {
+          float dy = (float) (y + area.y() + 0.5 - cy);
+          lay(dy * dy, y * area.width() + x, n);
         }
       }
+    }
+
+    private static void square(float[] v, int n) {
+      for (int i = 0; i < n; i++) {
+        v[i] *= v[i];
+      }
+    }
+
+    /** Lays the brush over a run of one row. */
+    private void lay(float dy2, int at, int n) {
+      float[] t = weight;
+      float inner = core;
+      float scale = perFall;
+      float most = q;
+      for (int i = 0; i < n; i++) {
+        t[i] = (float) Math.sqrt(squares[i] + dy2);
+      }
+      for (int i = 0; i < n; i++) {
+        t[i] = Math.min(1f, Math.max(0f, (t[i] - inner) * scale));
+      }
+      for (int i = 0; i < n; i++) {
+        t[i] = (1 - t[i] * t[i] * (3 - 2 * t[i])) * most;
+      }
+      System.arraycopy(laid, at, run, 0, n);
+      if (build) {
+        for (int i = 0; i < n; i++) {
+          run[i] += t[i] * (1 - run[i]);
+        }
+      } else {
+        for (int i = 0; i < n; i++) {
+          run[i] = Math.max(run[i], t[i]);
+        }
+      }
+      System.arraycopy(run, 0, laid, at, n);
     }
   }
 }

@@ -15,17 +15,20 @@ import org.nineveils.veil.ToneTable;
  * beginning and at the end that treat each channel by itself become one table of tones each, the
  * rest a {@link Lattice}. Its cost hardly grows with the number of veils.
  *
- * <p>Before it is used, it is tried on colours of the picture itself, spread over all of it; where
- * it strays from the exact way by more than {@link #MEAN} on average or {@link #HIGHEST} at the
- * 99th percentile (CIEDE2000), there is none, and the veils are run one by one.
+ * <p>Before a lattice is used, it is tried on colours of the picture itself, spread over all of it;
+ * where it strays from the exact way by more than {@link #MEAN} on average or {@link #HIGHEST} at
+ * the 99th percentile (CIEDE2000), there is none, and the veils are run one by one.
  */
 final class ColourRun {
   /** Fewest veils for which it pays. */
   static final int FEWEST = 5;
 
+  /** Fewest veils for which it pays where all treat each channel by itself. */
+  static final int FEWEST_PER_CHANNEL = 2;
+
   private static final double MEAN = 0.2;
   private static final double HIGHEST = 0.8;
-  private static final int TRIED = 1500;
+  private static final int TRIED = 800;
 
   private ColourRun() {}
 
@@ -43,7 +46,7 @@ final class ColourRun {
       Item item = p.item();
       Kernel kernel = (Kernel) p.adjustment();
       steps.add(Step.veil(kernel, item.blend(), item.opacity(), null, false));
-      perChannel.add(item.blend().isSeparable() && item.kind().isPerChannel(item.settings()));
+      perChannel.add(item.isPerChannel());
     }
     int lead = 0;
     while (lead < steps.size() && perChannel.get(lead)) {
@@ -60,7 +63,8 @@ final class ColourRun {
     }
     addTables(steps.subList(trail, steps.size()), kernels);
     Kernel quick = kernels.size() == 1 ? kernels.get(0) : joined(kernels);
-    return isNear(quick, steps, in) ? quick : null;
+    boolean tablesOnly = trail == lead; // within 1e-4 of the exact way, as tables of tones are
+    return tablesOnly || isNear(quick, steps, in) ? quick : null;
   }
 
   private static void addTables(List<Step> steps, List<Kernel> kernels) {

@@ -84,6 +84,11 @@ record Item(
     return !closes() && isEverywhere() && kind.isColourOnly(settings);
   }
 
+  /** Whether it makes red from red, green from green and blue from blue alone. */
+  boolean isPerChannel() {
+    return isColourOnly() && blend.isSeparable() && kind.isPerChannel(settings);
+  }
+
   /** Whether two items are the same but for what is painted. */
   boolean equalsButPaint(Item other) {
     return new Item(kind, settings, blend, opacity, mask, Paint.NONE, opens)

@@ -128,11 +128,9 @@ final class Run {
         inBand = false;
         continue;
       }
-      int alike = manner.quick() ? colourOnly(own, i) : 0;
+      int alike = manner.quick() ? quickRun(own, i) : 0;
       Kernel quick =
-          alike < ColourRun.FEWEST
-              ? null
-              : bench.colourRun(own.subList(i, i + alike), in).orElse(null);
+          alike == 0 ? null : bench.colourRun(own.subList(i, i + alike), in).orElse(null);
       if (quick != null) {
         steps.add(Step.veil(quick, BlendMode.NORMAL, 1, null, opens));
         i += alike - 1;
@@ -144,15 +142,22 @@ final class Run {
     return steps;
   }
 
-  /** How many items from i on are functions of colour, one after the other in the same bundle. */
-  private static int colourOnly(List<PreparedItem> items, int i) {
-    int end = i;
-    while (end < items.size()
-        && items.get(end).item().isColourOnly()
-        && (end == i || !items.get(end).item().opens())) {
-      end++;
+  /** How many items from i on go through tables: a long run of any colour, or some per channel. */
+  private static int quickRun(List<PreparedItem> items, int i) {
+    int alike = 0;
+    while (i + alike < items.size()
+        && items.get(i + alike).item().isColourOnly()
+        && (alike == 0 || !items.get(i + alike).item().opens())) {
+      alike++;
     }
-    return end - i;
+    if (alike >= ColourRun.FEWEST) {
+      return alike;
+    }
+    int perChannel = 0;
+    while (perChannel < alike && items.get(i + perChannel).item().isPerChannel()) {
+      perChannel++;
+    }
+    return perChannel >= ColourRun.FEWEST_PER_CHANNEL ? perChannel : 0;
   }
 
   private Kernel kernel(PreparedItem prepared, int index, Part in, Area area) {

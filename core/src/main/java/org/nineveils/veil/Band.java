@@ -1,5 +1,6 @@
 package org.nineveils.veil;
 
+import org.nineveils.filter.Columns;
 import org.nineveils.picture.Picture;
 
 /**
@@ -8,14 +9,17 @@ import org.nineveils.picture.Picture;
  */
 public final class Band {
   /** Most pixels of a band; measured best between 1 024 and 4 096. */
-  public static final int CAPACITY = 2048;
+  public static final int CAPACITY = Columns.MOST;
 
-  public final float[] r = new float[CAPACITY];
-  public final float[] g = new float[CAPACITY];
-  public final float[] b = new float[CAPACITY];
+  /** Longer than any run, for those who use a plane as scratch. */
+  private static final int LENGTH = CAPACITY + 16;
+
+  public final float[] r = new float[LENGTH];
+  public final float[] g = new float[LENGTH];
+  public final float[] b = new float[LENGTH];
 
   /** A plane for intermediate results; no part of the colour. */
-  public final float[] t = new float[CAPACITY];
+  public final float[] t = new float[LENGTH];
 
   /** Takes over the first n pixels of another band. */
   public void copyFrom(Band other, int n) {

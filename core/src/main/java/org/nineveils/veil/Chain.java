@@ -11,9 +11,6 @@ import org.nineveils.picture.Picture;
  * Adjustments one after the other inside one veil, each looking at what the one before has made.
  */
 public final class Chain implements AreaKernel {
-  private static final ThreadLocal<Band[]> BANDS =
-      ThreadLocal.withInitial(() -> new Band[] {new Band(), new Band(), new Band()});
-
   private final List<AreaKernel> links;
   private final Area picture;
 
@@ -75,7 +72,7 @@ public final class Chain implements AreaKernel {
         .parallel()
         .forEach(
             y -> {
-              Band[] bands = BANDS.get();
+              Band[] bands = Scratch.ofThread();
               for (int x = wanted.x(); x < wanted.right(); x += Band.CAPACITY) {
                 int n = Math.min(Band.CAPACITY, wanted.right() - x);
                 bands[0].load(in.picture(), in.index(x, y), n);

@@ -35,7 +35,7 @@ class FiltersTest {
     float[] out = new float[area.pixels()];
     float[] row = new float[area.width()];
     for (int y = 0; y < area.height(); y++) {
-      field.row(area.x(), area.y() + y, area.width(), row, new float[area.width() + 2]);
+      field.row(area.x(), area.y() + y, area.width(), row, new float[area.width() + Field.SLACK]);
       System.arraycopy(row, 0, out, y * area.width(), row.length);
     }
     return out;

@@ -57,8 +57,8 @@ public final class Curve implements VeilKind {
   @Override
   public Kernel prepare(SettingValues values, Frame frame) {
     ToneTable r = new ToneTable(channel(values, LEVELS.get(1), RED));
-    ToneTable g = new ToneTable(channel(values, LEVELS.get(2), GREEN));
-    ToneTable b = new ToneTable(channel(values, LEVELS.get(3), BLUE));
+    ToneTable g = table(values, 2, GREEN, r);
+    ToneTable b = table(values, 3, BLUE, r);
     return (in, out, n, x, y, spare) -> {
       r.run(in.r, out.r, n);
       g.run(in.g, out.g, n);
@@ -69,6 +69,17 @@ public final class Curve implements VeilKind {
   @Override
   public boolean isPerChannel(SettingValues values) {
     return true;
+  }
+
+  /**
+   * A channel's table: that of red where nothing is set apart, since one table stays in the cache.
+   */
+  private static ToneTable table(
+      SettingValues values, int channel, CurveSetting curve, ToneTable red) {
+    Levels levels = LEVELS.get(channel);
+    boolean alike =
+        values.get(curve).equals(values.get(RED)) && levels.sameAs(LEVELS.get(1), values);
+    return alike ? red : new ToneTable(channel(values, levels, curve));
   }
 
   private static DoubleUnaryOperator channel(

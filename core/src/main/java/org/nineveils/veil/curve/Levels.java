@@ -57,6 +57,16 @@ final class Levels {
     return List.of(inBlack, gamma, inWhite, outBlack, outWhite);
   }
 
+  /** Whether another channel's levels are set the same. */
+  boolean sameAs(Levels other, SettingValues values) {
+    for (int i = 0; i < settings().size(); i++) {
+      if (values.number(settings().get(i)) != values.number(other.settings().get(i))) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   /** The function of an encoded tone 0…1; white below black turns the tones round. */
   DoubleUnaryOperator function(SettingValues values) {
     double from = values.number(inBlack) / 255;

@@ -2,9 +2,9 @@ package org.nineveils.veil.edge;
 
 import org.nineveils.colour.Chebyshev;
 import org.nineveils.colour.SrgbLoops;
+import org.nineveils.filter.Columns;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
-import org.nineveils.veil.Columns;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
 

@@ -1,9 +1,9 @@
 package org.nineveils.veil.edge;
 
 import org.nineveils.colour.Hsl;
+import org.nineveils.filter.Columns;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
-import org.nineveils.veil.Columns;
 import org.nineveils.veil.Frame;
 
 /**

@@ -1,7 +1,7 @@
 package org.nineveils.veil.overlay;
 
+import org.nineveils.filter.Columns;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Columns;
 import org.nineveils.veil.Frame;
 
 /**

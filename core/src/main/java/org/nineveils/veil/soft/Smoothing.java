@@ -17,6 +17,7 @@ import org.nineveils.veil.Band;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
 import org.nineveils.veil.Limit;
+import org.nineveils.veil.Scratch;
 
 /**
  * Skin smoothing that keeps edges. The guided filter with luma as the guide ({@link Guided}) evens
@@ -82,8 +83,8 @@ final class Smoothing implements AreaKernel {
         .parallel()
         .forEach(
             y -> {
-              Band rgb = new Band();
-              Band work = new Band();
+              Band rgb = Scratch.ofThread()[0];
+              Band work = Scratch.ofThread()[1];
               for (int x = area.x(); x < area.right(); x += Band.CAPACITY) {
                 int n = Math.min(Band.CAPACITY, area.right() - x);
                 rgb.load(in.picture(), in.index(x, y), n);

@@ -1,8 +1,11 @@
-package org.nineveils.veil;
+package org.nineveils.filter;
 
 /** The numbers 0, 1, 2 … as floats: the JIT makes no vector code of a loop's own counter. */
 public final class Columns {
-  private static final float[] NUMBERS = new float[Band.CAPACITY];
+  /** Most values of a run. */
+  public static final int MOST = 2048;
+
+  private static final float[] NUMBERS = new float[MOST];
 
   static {
     for (int i = 0; i < NUMBERS.length; i++) {
