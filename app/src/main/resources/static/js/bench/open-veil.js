@@ -3,7 +3,7 @@ import { settingsEditor } from "../editors/settings.js";
 import { maskEditor } from "./mask-editor.js";
 import { coveringBy, ruled } from "./rules.js";
 
-const WIDTHS = { curve: 690, soft: 850, crisp: 700, colour: 740, ink: 720, tint: 870, edge: 790, overlay: 720, light: 830 };
+const WIDTHS = { curve: 700, soft: 870, crisp: 720, colour: 740, ink: 770, tint: 880, edge: 800, overlay: 760, light: 830 };
 
 function element(name, fields = {}, ...children) {
   const made = Object.assign(document.createElement(name), fields);

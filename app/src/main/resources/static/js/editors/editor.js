@@ -1,9 +1,10 @@
 // The editor that fits a setting that stands alone.
 import { choice } from "./choice.js";
 import { colours } from "./colours.js";
+import { picture } from "./picture.js";
 import { slider } from "./slider.js";
 
-const EDITORS = { number: slider, choice, colours };
+const EDITORS = { number: slider, choice, colours, picture };
 
 /** Editors of these types stand in a column of sliders. */
 export const standsAlone = (setting) => setting.type in EDITORS && !setting.row;

@@ -2,10 +2,11 @@
 import { curveEditor } from "./curve.js";
 import { editor, standsAlone } from "./editor.js";
 import { layout, matrix } from "./matrix.js";
+import { partOf, parts } from "./parts.js";
 import { startingPoints } from "./starting-points.js";
 
 const ROWS = 6; // settings and headings that fit above one another
-const MANY = 19; // settings from which columns are made twice as high and scroll
+const MANY = 19; // settings from which they are shown part by part
 
 /**
  * @param kind { settings: descriptors, startingPoints }
@@ -28,20 +29,37 @@ export function settingsEditor(kind, values, on) {
     element.append(curve.element);
   }
   const tables = [];
-  const most = curves.length === 0 && !others.some((n) => n.row) && others.length >= MANY ? 2 * ROWS : ROWS;
+  const inParts = curves.length === 0 && !others.some((n) => n.row) && others.length >= MANY;
+  const columns = new Map();
+  let side = null;
+  if (inParts) {
+    side = parts([...new Set(others.map((s) => partOf(s.group)))], (name) => {
+      for (const [made, part] of columns) made.hidden = part !== name;
+    });
+    element.append(side.element);
+  }
   let column = null;
   let rows = 0;
   for (const name of new Set(others.map((n) => n.group))) {
     const own = others.filter((n) => n.group === name);
     const height = own[0].row ? layout(own).rows.length + 1 : own.length;
-    if (!column || rows + height + 1 > most) {
+    if (!column || rows + height + 1 > ROWS || (inParts && columns.get(column) !== partOf(name))) {
       column = document.createElement("div");
       column.className = "column";
       element.append(column);
+      columns.set(column, partOf(name));
       rows = 0;
     }
     rows += height + 1;
     column.append(own[0].row ? table(name, own) : group(name, own));
+  }
+
+  side?.look(others.length > 0 ? partOf(others[0].group) : "");
+
+  /** Whether the first setting of a part, on which the others hang, is away from its start. */
+  function acts(name, next) {
+    const first = others.find((s) => partOf(s.group) === name);
+    return next[first.key] !== first.start;
   }
 
   function table(name, own) {
@@ -53,7 +71,7 @@ export function settingsEditor(kind, values, on) {
   function group(name, own) {
     const box = document.createElement("div");
     box.className = "sliders";
-    box.style.setProperty("--unit", `${Math.max(0.5, ...own.map((n) => (n.unit ?? "").length - 0.1))}ch`);
+    box.style.setProperty("--unit", `${Math.max(0.5, ...own.map((n) => (n.unit === "‰" ? 1.9 : (n.unit ?? "").length + 0.4)))}ch`);
     box.style.setProperty("--label", `${Math.max(...own.map((n) => n.label.length)) * 0.52 + 0.9}em`);
     for (const setting of own) {
       const one = editor(setting, values[setting.key], {
@@ -73,6 +91,7 @@ export function settingsEditor(kind, values, on) {
     element,
     set(next) {
       for (const [key, made] of alone) made.set(next[key]);
+      for (const name of new Set(columns.values())) side?.mark(name, acts(name, next));
       for (const made of tables) made.set(next);
       curve?.set(next);
     },

@@ -19,6 +19,7 @@ import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseException;
 import org.nineveils.release.ReleaseReader;
 import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import picocli.CommandLine.Command;
@@ -67,11 +68,13 @@ final class ApplyCommand implements Callable<Integer> {
           "--opacity must be between 0 and 1, but was %s.".formatted(opacity));
     }
     PictureFormat format = PictureFormat.ofName(String.valueOf(out.getFileName()));
-    Release.EffectPart part = ReleaseReader.read(release).effect(effect);
+    Release opened = ReleaseReader.read(release);
+    Release.EffectPart part = opened.effect(effect);
     Map<String, Paint> strokes = strokes();
     Picture source = PictureReader.read(photo);
     Stack stack = Stack.of(new Bundle(part.effect().veils(), strokes, opacity));
-    write(PictureWriter.write(Renderer.render(source, stack), format));
+    Manner manner = Manner.exact().picturesFrom(opened.shelf());
+    write(PictureWriter.write(Renderer.render(source, source.area(), stack, manner), format));
     spec.commandLine()
         .getOut()
         .printf("“%s” on %s: %s written.%n", part.name(), photo.getFileName(), out);

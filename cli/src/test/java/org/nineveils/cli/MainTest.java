@@ -68,7 +68,8 @@ class MainTest {
     var kit = new Release.KitPart("Cradle", "newborns", List.of(section));
     release = folder.resolve("milk.zip");
     Files.write(
-        release, ReleaseWriter.write(new Release("Soft", "1.2", "Q", "", "", List.of(kit))));
+        release,
+        ReleaseWriter.write(new Release("Soft", "1.2", "Q", "", "", List.of(kit), Map.of())));
   }
 
   private int nv(Object... arguments) {

@@ -11,6 +11,7 @@ import org.nineveils.setting.ChoiceSetting;
 import org.nineveils.setting.ColoursSetting;
 import org.nineveils.setting.CurveSetting;
 import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.veil.VeilKind;
 
@@ -70,6 +71,9 @@ public final class SettingsReference {
       takes = "`#rrggbb` | 0 … %d colours | none".formatted(colours.most());
     } else if (setting instanceof ChoiceSetting choice) {
       takes = " | %s | %s".formatted(String.join(", ", choice.ids()), choice.start());
+    }
+    if (setting instanceof PictureSetting) {
+      takes = "SHA-256 | a picture in the package | none";
     }
     return "| `%s` | %s | %s | |".formatted(setting.key(), name, takes);
   }

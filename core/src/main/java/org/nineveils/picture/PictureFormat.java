@@ -26,6 +26,27 @@ public enum PictureFormat {
     return ending;
   }
 
+  /** What a file name of this format ends with. */
+  public String suffix() {
+    return "." + ending;
+  }
+
+  /**
+   * The format of a file that browsers show as well, by its first bytes.
+   *
+   * @param name how to call it in messages
+   * @throws PictureException if it is neither a JPEG nor a PNG
+   */
+  public static PictureFormat ofBytes(byte[] file, String name) {
+    if (file.length > 3 && (file[0] & 255) == 0xff && (file[1] & 255) == 0xd8) {
+      return JPEG;
+    }
+    if (file.length > 8 && (file[0] & 255) == 0x89 && file[1] == 'P' && file[2] == 'N') {
+      return PNG;
+    }
+    throw new PictureException("“%s” is neither a JPEG nor a PNG picture.".formatted(name));
+  }
+
   /** Internet media type. */
   public String mediaType() {
     return mediaType;

@@ -15,6 +15,7 @@ import org.nineveils.setting.ChoiceSetting;
 import org.nineveils.setting.ColoursSetting;
 import org.nineveils.setting.CurveSetting;
 import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Effect;
@@ -178,6 +179,11 @@ public final class FormatSchema {
       out.putAll(listOf(path(ColoursSetting.PATTERN), 0, colours.most()));
       return out;
     }
+    if (setting instanceof PictureSetting picture) {
+      Map<String, Object> out = new LinkedHashMap<>(path(PictureSetting.PATTERN));
+      out.put("description", picture.label() + ": SHA-256 of a file in pictures/, or empty");
+      return out;
+    }
     if (setting instanceof ChoiceSetting choice) {
       return Json.object("description", choice.label(), "enum", choice.ids());
     }
@@ -218,7 +224,7 @@ public final class FormatSchema {
     return Json.object("type", "string", "minLength", min, "maxLength", max);
   }
 
-  private static Object path(String pattern) {
+  private static Map<String, Object> path(String pattern) {
     return Json.object("type", "string", "pattern", pattern);
   }
 

@@ -2,8 +2,12 @@ package org.nineveils.release;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.Predicate;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.Shelf;
 import org.nineveils.veil.Effect;
 
 /**
@@ -15,6 +19,7 @@ import org.nineveils.veil.Effect;
  * @param licence one line
  * @param notes for the photographer; may be empty
  * @param kits 1 or more
+ * @param pictures files of the pictures that effects lay over photos, by SHA-256
  */
 public record Release(
     String name,
@@ -22,10 +27,17 @@ public record Release(
     String makersMark,
     String licence,
     String notes,
-    List<KitPart> kits) {
+    List<KitPart> kits,
+    Map<String, byte[]> pictures) {
 
   public Release {
     kits = List.copyOf(kits);
+    pictures = Map.copyOf(pictures);
+  }
+
+  /** The pictures as a shelf; each is decoded when it is asked for. */
+  public Shelf shelf() {
+    return sha -> Optional.ofNullable(pictures.get(sha)).map(file -> PictureReader.read(file, sha));
   }
 
   /** A kit in a release. */

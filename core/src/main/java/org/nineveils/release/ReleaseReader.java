@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,8 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.picture.PictureException;
+import org.nineveils.picture.PictureReader;
 import org.nineveils.veil.Effect;
 
 /**
@@ -83,7 +86,8 @@ public final class ReleaseReader {
         "edition",
         "licence",
         "notes",
-        "kits");
+        "kits",
+        "pictures");
     if (!manifest.text("format").equals(ReleaseWriter.FORMAT)) {
       throw fault("its manifest is of another format, “%s”".formatted(manifest.text("format")));
     }
@@ -108,12 +112,41 @@ public final class ReleaseReader {
                     manifest.text("makersMark"),
                     manifest.text("licence"),
                     manifest.text("notes"),
-                    manifest.objects("kits", this::kit)));
+                    manifest.objects("kits", this::kit),
+                    pictures(manifest)));
     if (release.kits().isEmpty()) {
       throw fault("it holds no kit");
     }
+    checkPlacedPictures(release);
     checkNothingLeft();
     return release;
+  }
+
+  /** Reads every picture to its end, so that none fails later. */
+  private Map<String, byte[]> pictures(Fields manifest) {
+    Map<String, byte[]> pictures = new HashMap<>();
+    if (manifest.has("pictures")) {
+      for (Object path : manifest.list("pictures")) {
+        byte[] file = bytes(String.valueOf(path));
+        try {
+          PictureReader.read(file, String.valueOf(path));
+        } catch (PictureException e) {
+          throw new ReleaseException("“%s”: %s".formatted(name, e.getMessage()), e);
+        }
+        pictures.put(Checksums.sha256(file), file);
+      }
+    }
+    return pictures;
+  }
+
+  private void checkPlacedPictures(Release release) {
+    for (Release.EffectPart part : release.effects()) {
+      for (String sha : part.effect().pictures()) {
+        if (!release.pictures().containsKey(sha)) {
+          throw fault("the picture that “%s” lays over photos is not in it".formatted(part.name()));
+        }
+      }
+    }
   }
 
   private Release.KitPart kit(Fields f) {

@@ -9,12 +9,14 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
+import org.nineveils.picture.PictureFormat;
 import org.nineveils.veil.Effect;
 
 /**
@@ -29,6 +31,9 @@ public final class ReleaseWriter {
   static final int FORMAT_VERSION = 1;
 
   static final String MANIFEST = "manifest.json";
+
+  /** Folder of the pictures that effects lay over photos. */
+  static final String PICTURES = "pictures/";
 
   /** Later than the first moment that ZIP can tell, so that no time zone creeps in. */
   private static final LocalDateTime FIXED_TIME = LocalDateTime.of(1990, 1, 1, 0, 0);
@@ -57,6 +62,16 @@ public final class ReleaseWriter {
             "licence", release.licence(),
             "notes", release.notes(),
             "kits", kits);
+    if (!release.pictures().isEmpty()) {
+      List<String> paths = new ArrayList<>();
+      new TreeMap<>(release.pictures())
+          .forEach(
+              (sha, file) -> {
+                paths.add(PICTURES + sha + PictureFormat.ofBytes(file, sha).suffix());
+                files.put(paths.get(paths.size() - 1), file);
+              });
+      manifest.put("pictures", paths);
+    }
     Map<String, byte[]> all = new LinkedHashMap<>();
     all.put(MANIFEST, text(Json.writePretty(manifest)));
     all.putAll(files);

@@ -9,7 +9,7 @@ import java.util.Map;
  * @param <T> type of a value
  */
 public sealed interface Setting<T>
-    permits NumberSetting, CurveSetting, ColoursSetting, ChoiceSetting {
+    permits NumberSetting, CurveSetting, ColoursSetting, ChoiceSetting, PictureSetting {
   /** Name in files; never changed once released. Lower case, no spaces. */
   String key();
 

@@ -55,7 +55,7 @@ public final class LiveView {
     }
     List<Item> next = Item.of(stack);
     if (bench == null) {
-      bench = new Workbench(new Frame(photo.width(), photo.height()), manner.preparations());
+      bench = Workbench.of(photo, manner);
     }
     Area changed = photo.area();
     if (finished == null) {

@@ -1,34 +1,42 @@
 package org.nineveils.stack;
 
+import org.nineveils.picture.Shelf;
+
 /**
  * How a picture is rendered.
  *
  * @param masks where coverage comes from
  * @param preparations where the maths of veils is kept ready
+ * @param shelf pictures that veils may lay over a photo
  * @param cancel asked before every row
  * @param quick long runs of veils that change each colour by itself may go through a table. Never
  *     for a finished picture
  */
 public record Manner(
-    CoverageSource masks, Preparations preparations, Cancel cancel, boolean quick) {
+    CoverageSource masks, Preparations preparations, Shelf shelf, Cancel cancel, boolean quick) {
 
   /** Exact, nothing kept from before, never cancelled. */
   public static Manner exact() {
-    return new Manner(CoverageSource.FRESH, new Preparations(), Cancel.NEVER, false);
+    return new Manner(CoverageSource.FRESH, new Preparations(), Shelf.EMPTY, Cancel.NEVER, false);
   }
 
   /** Exact or quick, with what is kept from before. */
   public Manner quick(boolean wanted) {
-    return new Manner(masks, preparations, cancel, wanted);
+    return new Manner(masks, preparations, shelf, cancel, wanted);
   }
 
   /** Asked whether the result is still wanted. */
   public Manner cancelledBy(Cancel other) {
-    return new Manner(masks, preparations, other, quick);
+    return new Manner(masks, preparations, shelf, other, quick);
+  }
+
+  /** With pictures from elsewhere. */
+  public Manner picturesFrom(Shelf other) {
+    return new Manner(masks, preparations, other, cancel, quick);
   }
 
   /** With coverage from elsewhere. */
   public Manner masksFrom(CoverageSource other) {
-    return new Manner(other, preparations, cancel, quick);
+    return new Manner(other, preparations, shelf, cancel, quick);
   }
 }

@@ -12,7 +12,6 @@ import org.nineveils.picture.Scaling;
 import org.nineveils.veil.AreaKernel;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.BlendMode;
-import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
 
 /** One way through a stack, leg by leg. */
@@ -38,11 +37,7 @@ final class Run {
   }
 
   Run(Picture source, List<Item> items, Manner manner) {
-    this(
-        source,
-        items,
-        manner,
-        new Workbench(new Frame(source.width(), source.height()), manner.preparations()));
+    this(source, items, manner, Workbench.of(source, manner));
   }
 
   /** Told of every state of the picture where a leg begins, but the first. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.picture.Part;
+import org.nineveils.picture.Picture;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
 
@@ -19,7 +20,13 @@ final class Workbench {
   private final Preparations preparations;
   private final Map<List<Item>, Optional<Kernel>> colourRuns = new HashMap<>();
 
-  Workbench(Frame frame, Preparations preparations) {
+  /** For a photo. */
+  static Workbench of(Picture photo, Manner manner) {
+    Frame frame = new Frame(photo.width(), photo.height(), manner.shelf());
+    return new Workbench(frame, manner.preparations());
+  }
+
+  private Workbench(Frame frame, Preparations preparations) {
     this.frame = frame;
     this.preparations = preparations;
   }

@@ -4,7 +4,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import org.nineveils.setting.InvalidSetting;
+import org.nineveils.setting.PictureSetting;
+import org.nineveils.setting.Setting;
 
 /**
  * An ordered stack of veils that is applied in one go; the first veil is nearest to the plain
@@ -49,6 +52,20 @@ public record Effect(List<Veil> veils, String note, int edition) {
   /** An effect without veils. */
   public static Effect empty() {
     return new Effect(List.of(), "", CURRENT_EDITION);
+  }
+
+  /** Names of the pictures that its veils lay over a photo. */
+  public Set<String> pictures() {
+    Set<String> names = new TreeSet<>();
+    for (Veil veil : veils) {
+      for (Setting<?> setting : veil.kind().settings()) {
+        if (setting instanceof PictureSetting picture) {
+          names.add(veil.settings().get(picture));
+        }
+      }
+    }
+    names.remove("");
+    return names;
   }
 
   /** The veil of that id. */

@@ -141,15 +141,15 @@ class DocumentsTest {
       assertThat(settings).hasSize(Kinds.all().get(i).settings().size());
       for (Object s : settings) {
         Map<?, ?> fields = (Map<?, ?>) s;
-        if (fields.get("type").equals("number")) {
-          assertThat(
-                  fields.containsKey("min")
-                      && fields.containsKey("max")
-                      && fields.containsKey("unit"))
-              .isTrue();
-        } else {
-          assertThat(fields.get("maxPoints")).isEqualTo(16);
-        }
+        String needed =
+            switch (String.valueOf(fields.get("type"))) {
+              case "number" -> "min";
+              case "curve" -> "maxPoints";
+              case "colours" -> "most";
+              case "choice" -> "choices";
+              default -> "start";
+            };
+        assertThat(fields.containsKey(needed)).as("%s", fields).isTrue();
       }
     }
   }

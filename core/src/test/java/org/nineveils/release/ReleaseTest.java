@@ -27,6 +27,8 @@ import org.nineveils.mask.Mask;
 import org.nineveils.mask.Rule;
 import org.nineveils.mask.RuleKind;
 import org.nineveils.mask.RuleKinds;
+import org.nineveils.picture.PictureFormat;
+import org.nineveils.picture.PictureWriter;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.testing.Pictures;
 import org.nineveils.veil.Effect;
@@ -70,7 +72,8 @@ class ReleaseTest {
                         List.of(
                             new Release.EffectPart("Milk", "", milk, BEFORE, AFTER),
                             new Release.EffectPart("Brown", "", brown, new byte[0], new byte[0]))),
-                    new Release.SectionPart(2, "Empty", StackingRule.STACK_FREELY, List.of())))));
+                    new Release.SectionPart(2, "Empty", StackingRule.STACK_FREELY, List.of())))),
+        Map.of());
   }
 
   private static Veil byRule() {
@@ -286,7 +289,7 @@ class ReleaseTest {
   void namesThatAreNotUniqueAskForTheFile() {
     Release.KitPart kit = release().kits().get(0);
     Release.KitPart other = new Release.KitPart("Second", "", kit.sections());
-    Release two = new Release("Two", "1", "", "", "", List.of(kit, other));
+    Release two = new Release("Two", "1", "", "", "", List.of(kit, other), Map.of());
     Release read = ReleaseReader.read(ReleaseWriter.write(two), "two.zip");
     assertThatThrownBy(() -> read.effect("Milk")).hasMessageContaining("2 effects called “Milk”");
     String path = "effects/02-second/01-looks/01-milk.json";
@@ -297,5 +300,45 @@ class ReleaseTest {
   void paintHasNoPlaceInAnEffect() {
     assertThat(Veil.class.getRecordComponents()).extracting("name").doesNotContain("paint");
     assertThat(FormatSchema.effect()).doesNotContain("paint").doesNotContain("stroke");
+  }
+
+  private static Release withPicture(byte[] file, Map<String, byte[]> pictures) {
+    Veil paper = Pictures.veil("overlay", Map.of("picture", Checksums.sha256(file)));
+    Effect effect = new Effect(List.of(paper), "", 1);
+    Release.EffectPart part = new Release.EffectPart("Paper", "", effect, new byte[0], new byte[0]);
+    Release.SectionPart section =
+        new Release.SectionPart(1, "Paper", StackingRule.STACK_FREELY, List.of(part));
+    Release.KitPart kit = new Release.KitPart("Paper", "", List.of(section));
+    return new Release("Paper", "1.0", "Q", "", "", List.of(kit), pictures);
+  }
+
+  @Test
+  void aPlacedPictureTravelsInThePackageByteForByte() {
+    byte[] file = PictureWriter.write(Pictures.random(20, 10, 3), PictureFormat.PNG);
+    byte[] packed = ReleaseWriter.write(withPicture(file, Map.of(Checksums.sha256(file), file)));
+    Release back = ReleaseReader.read(packed, "paper.zip");
+    assertThat(back.pictures().get(Checksums.sha256(file))).isEqualTo(file);
+    assertThat(back.shelf().find(Checksums.sha256(file)).get().width()).isEqualTo(20);
+    assertThat(ReleaseWriter.write(back)).isEqualTo(packed);
+  }
+
+  @Test
+  void aReleaseWithoutAPictureThatAnEffectLaysOverIsRefusedByItsName() {
+    byte[] file = PictureWriter.write(Pictures.random(20, 10, 3), PictureFormat.PNG);
+    byte[] packed = ReleaseWriter.write(withPicture(file, Map.of()));
+    assertThatThrownBy(() -> ReleaseReader.read(packed, "paper.zip"))
+        .isInstanceOf(ReleaseException.class)
+        .hasMessageContaining("“Paper”")
+        .hasMessageContaining("picture");
+  }
+
+  @Test
+  void aDamagedPictureIsRefusedByItsPath() {
+    byte[] file = PictureWriter.write(Pictures.random(40, 30, 3), PictureFormat.PNG);
+    byte[] half = java.util.Arrays.copyOf(file, file.length / 2);
+    byte[] packed = ReleaseWriter.write(withPicture(half, Map.of(Checksums.sha256(half), half)));
+    assertThatThrownBy(() -> ReleaseReader.read(packed, "paper.zip"))
+        .isInstanceOf(ReleaseException.class)
+        .hasMessageContaining("pictures/" + Checksums.sha256(half));
   }
 }

@@ -2,6 +2,7 @@ package org.nineveils.testing;
 
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.nineveils.catalogue.Kinds;
 import org.nineveils.mask.Mask;
@@ -9,6 +10,7 @@ import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.BlendMode;
@@ -17,6 +19,16 @@ import org.nineveils.veil.VeilKind;
 
 /** Pictures and veils that tests work on. */
 public final class Pictures {
+  /** Name of a picture that veils may lay over others. */
+  public static final String TEXTURE = "cd".repeat(32);
+
+  private static final Picture ON_THE_SHELF = random(80, 50, 77);
+
+  /** Exact, with {@link #TEXTURE} on the shelf. */
+  public static final Manner MANNER =
+      Manner.exact()
+          .picturesFrom(sha -> Optional.of(ON_THE_SHELF).filter(p -> sha.equals(TEXTURE)));
+
   private Pictures() {}
 
   /** Evenly random colours, the same for the same seed. */
@@ -74,7 +86,8 @@ public final class Pictures {
 
   /** A picture through veils. */
   public static Picture through(Picture picture, Veil... veils) {
-    return Renderer.render(picture, Stack.of(Bundle.of(java.util.List.of(veils))));
+    Stack stack = Stack.of(Bundle.of(java.util.List.of(veils)));
+    return Renderer.render(picture, picture.area(), stack, MANNER);
   }
 
   /** The largest difference of any value, 0…1. */

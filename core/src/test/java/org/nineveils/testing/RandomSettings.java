@@ -9,6 +9,7 @@ import org.nineveils.setting.ChoiceSetting;
 import org.nineveils.setting.ColoursSetting;
 import org.nineveils.setting.CurveSetting;
 import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
 
 /** Values that descriptors allow, bounds more often than by chance. */
@@ -34,6 +35,9 @@ public final class RandomSettings {
     }
     if (setting instanceof ChoiceSetting c) {
       return c.ids().get(random.nextInt(c.ids().size()));
+    }
+    if (setting instanceof PictureSetting) {
+      return random.nextBoolean() ? Pictures.TEXTURE : "";
     }
     return setting instanceof CurveSetting ? curve(random) : setting.start();
   }

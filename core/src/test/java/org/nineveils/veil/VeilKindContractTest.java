@@ -13,12 +13,13 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.nineveils.catalogue.Kinds;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
+import org.nineveils.setting.ChoiceSetting;
 import org.nineveils.setting.InvalidSetting;
 import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
-import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.testing.Pictures;
@@ -68,9 +69,9 @@ class VeilKindContractTest {
     for (int round = 0; round < 10; round++) {
       Veil veil = Pictures.veil(kind.id(), RandomSettings.of(kind.settings(), random));
       Stack stack = Stack.of(Bundle.of(List.of(veil)));
-      Picture whole = Renderer.render(picture, stack);
+      Picture whole = Renderer.render(picture, picture.area(), stack, Pictures.MANNER);
       Area area = new Area(17 + round, 5, 90, 31);
-      Picture part = Renderer.render(picture, area, stack, Manner.exact());
+      Picture part = Renderer.render(picture, area, stack, Pictures.MANNER);
       for (int y = 0; y < area.height(); y++) {
         for (int x = 0; x < area.width(); x++) {
           int i = (y + area.y()) * picture.width() + x + area.x();
@@ -153,7 +154,22 @@ class VeilKindContractTest {
       case "colour" -> Map.of("saturation", 30.0);
       case "overlay" ->
           Map.of(
-              "flat", 20.0, "gradient", 60.0, "shaft", 60.0, "grain", 60.0, "gradientRound", 40.0);
+              "flat",
+              20.0,
+              "gradient",
+              60.0,
+              "shaft",
+              60.0,
+              "grain",
+              60.0,
+              "gradientRound",
+              40.0,
+              "gradientEnd",
+              60.0,
+              "flare",
+              60.0,
+              "picture",
+              Pictures.TEXTURE);
       case "ink" -> Map.of("redsCyan", 40.0, "blacksBlack", -40.0);
       case "light" -> Map.of("exposure", 1.0);
       case "soft" ->
@@ -168,6 +184,9 @@ class VeilKindContractTest {
       double v = now instanceof Double d ? d : n.start();
       return v + (n.max() - v > v - n.min() ? (n.max() - v) * 0.3 : (n.min() - v) * 0.3);
     }
-    return List.of(List.of(0.0, 0.2), List.of(1.0, 0.8));
+    if (setting instanceof ChoiceSetting c) {
+      return c.ids().get(1);
+    }
+    return setting instanceof PictureSetting ? "" : List.of(List.of(0.0, 0.2), List.of(1.0, 0.8));
   }
 }

@@ -4,12 +4,15 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.data.Blobs;
 import org.nineveils.app.data.Journal;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
+import org.nineveils.app.render.PlacedPictures;
 import org.nineveils.app.web.Conflict;
 import org.nineveils.app.web.NotFound;
 import org.nineveils.kit.Names;
@@ -33,6 +36,7 @@ class PackingService {
   private final KitService kits;
   private final EffectService effects;
   private final BenchService bench;
+  private final PlacedPictures pictures;
   private final Blobs blobs;
   private final Journal journal;
   private final Clock clock = Clock.systemUTC();
@@ -43,6 +47,7 @@ class PackingService {
       KitService kits,
       EffectService effects,
       BenchService bench,
+      PlacedPictures pictures,
       Blobs blobs,
       Journal journal) {
     this.collections = collections;
@@ -50,6 +55,7 @@ class PackingService {
     this.kits = kits;
     this.effects = effects;
     this.bench = bench;
+    this.pictures = pictures;
     this.blobs = blobs;
     this.journal = journal;
   }
@@ -106,13 +112,15 @@ class PackingService {
   }
 
   private Release release(Rows.Collection c) {
+    List<Release.KitPart> kitParts = collections.kitsOf(c.id()).stream().map(this::kit).toList();
+    Map<String, byte[]> placed = new TreeMap<>();
+    kitParts.stream()
+        .flatMap(kit -> kit.sections().stream())
+        .flatMap(section -> section.effects().stream())
+        .flatMap(part -> part.effect().pictures().stream())
+        .forEach(sha -> placed.computeIfAbsent(sha, pictures::file));
     return new Release(
-        c.name(),
-        c.version(),
-        collections.makersMark(),
-        c.licence(),
-        c.notes(),
-        collections.kitsOf(c.id()).stream().map(this::kit).toList());
+        c.name(), c.version(), collections.makersMark(), c.licence(), c.notes(), kitParts, placed);
   }
 
   private Release.KitPart kit(long kitId) {

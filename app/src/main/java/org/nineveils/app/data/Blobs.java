@@ -43,6 +43,11 @@ public class Blobs {
     }
   }
 
+  /** Whether there are bytes of that name. */
+  public boolean has(String sha) {
+    return Files.exists(file(sha));
+  }
+
   /** The bytes of that name. */
   public byte[] get(String sha) {
     try {

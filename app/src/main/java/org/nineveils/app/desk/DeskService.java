@@ -65,6 +65,7 @@ public class DeskService implements WardrobeSource {
   public long take(String fileName, byte[] bytes) {
     Release release = ReleaseReader.read(bytes, fileName);
     String sha = blobs.put(bytes);
+    release.pictures().values().forEach(blobs::put); // on the shelf under their checksums
     return journal.quietly(
         () ->
             store.add(

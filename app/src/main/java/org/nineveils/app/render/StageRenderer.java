@@ -36,12 +36,14 @@ public class StageRenderer {
   private static final long KEPT_COVERAGE = 24_000_000;
 
   private final PhotoService photos;
+  private final PlacedPictures shelf;
   private final CoverageCache coverage = new CoverageCache(KEPT_COVERAGE);
   private final Preparations preparations = new Preparations();
   private final Views views = new Views();
 
-  StageRenderer(PhotoService photos) {
+  StageRenderer(PhotoService photos, PlacedPictures shelf) {
     this.photos = photos;
+    this.shelf = shelf;
   }
 
   /**
@@ -53,7 +55,7 @@ public class StageRenderer {
     Cancel cancel = views.newest(request.view());
     Picture source = photos.scaled(photo, request.longSide());
     boolean preview = source.longSide() < Math.max(photo.width(), photo.height());
-    Manner manner = new Manner(coverage, preparations, cancel, preview);
+    Manner manner = new Manner(coverage, preparations, shelf, cancel, preview);
     long start = System.nanoTime();
     if (request.area() != null || request.plain() || request.view().isEmpty()) {
       Area area = wanted(request, source);
@@ -88,7 +90,9 @@ public class StageRenderer {
 
   /** The finished picture at full size as a file. */
   public byte[] file(Photo photo, Stack stack, PictureFormat format) {
-    return PictureWriter.write(Renderer.render(photos.full(photo), stack), format);
+    Picture full = photos.full(photo);
+    Manner exact = Manner.exact().picturesFrom(shelf);
+    return PictureWriter.write(Renderer.render(full, full.area(), stack, exact), format);
   }
 
   /** The part of the wanted area that lies in the picture; all of it where none is named. */

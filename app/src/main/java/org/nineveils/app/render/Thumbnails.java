@@ -30,11 +30,12 @@ public class Thumbnails {
 
   private final PhotoService photos;
   private final PictureCache cache;
-  private final Manner manner = Manner.exact().quick(true);
+  private final Manner manner;
 
-  Thumbnails(PhotoService photos, PictureCache cache) {
+  Thumbnails(PhotoService photos, PictureCache cache, PlacedPictures shelf) {
     this.photos = photos;
     this.cache = cache;
+    this.manner = Manner.exact().quick(true).picturesFrom(shelf);
   }
 
   /** The plain photo, small. */

@@ -64,7 +64,7 @@ class CollectionsIT {
     String id = start("Third Light");
     http.json("PUT", "/api/collections/" + id, collection("Third Light", "1.0"));
     String first = http.json("POST", "/api/collections/" + id + "/pack", "").body();
-    assertThat(first).contains("Packed “Third Light” 1.0 with 18 effects.");
+    assertThat(first).contains("Packed “Third Light” 1.0 with 24 effects.");
     assertThat(http.json("POST", "/api/collections/" + id + "/pack", "").body())
         .contains("the file is the same");
 

@@ -6,7 +6,6 @@ import org.nineveils.veil.Frame;
 
 /** How much of the gradient's colour lies on each pixel; see {@link Overlay}. */
 final class GradientWeight {
-  private final float amount;
   private final float cx;
   private final float cy;
   private final float cos;
@@ -14,8 +13,11 @@ final class GradientWeight {
   private final float perLength;
   private final float round;
 
+  /** Power that moves the half-way place; 1 in the middle. */
+  private final float bend;
+
   GradientWeight(SettingValues v, Frame frame) {
-    amount = (float) v.share(Overlay.GRADIENT);
+    bend = (float) (Math.log(0.5) / Math.log(v.share(Overlay.GRADIENT_MIDDLE)));
     cx = (float) (frame.width() * v.share(Overlay.GRADIENT_X));
     cy = (float) (frame.height() * v.share(Overlay.GRADIENT_Y));
     double angle = Math.toRadians(v.number(Overlay.GRADIENT_ANGLE));
@@ -29,7 +31,7 @@ final class GradientWeight {
   /**
    * Weights of a run of pixels.
    *
-   * @param w receives 0…amount
+   * @param w receives 1 at the near end, falling to 0
    * @param dx scratch
    * @param t scratch
    */
@@ -46,10 +48,18 @@ final class GradientWeight {
       t[i] += (float) Math.sqrt(dx[i] * dx[i] + square) * round;
     }
     for (int i = 0; i < n; i++) {
-      t[i] = Math.min(1f, Math.max(0f, 1 - t[i]));
+      t[i] = Math.min(1f, Math.max(0f, t[i]));
+    }
+    if (bend != 1) {
+      for (int i = 0; i < n; i++) {
+        t[i] = (float) Math.pow(t[i], bend);
+      }
     }
     for (int i = 0; i < n; i++) {
-      w[i] = t[i] * t[i] * (3 - 2 * t[i]) * amount;
+      t[i] = 1 - t[i];
+    }
+    for (int i = 0; i < n; i++) {
+      w[i] = t[i] * t[i] * (3 - 2 * t[i]);
     }
   }
 }

@@ -1,7 +1,9 @@
 package org.nineveils.veil.overlay;
 
 import java.util.List;
+import org.nineveils.setting.ChoiceSetting;
 import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Frame;
@@ -9,17 +11,52 @@ import org.nineveils.veil.Kernel;
 import org.nineveils.veil.VeilKind;
 
 /**
- * Flat colour, gradient, shaft of light and film grain, one over the other, each by its own amount.
+ * Placed picture, flat colour, gradient, shaft of light, flare and film grain, one over the other,
+ * each by its own amount.
  *
  * <p>Works on encoded values, since all of it is laid on by eye. Colours are HSL (CSS Color 4).
  * Flat colour and gradient replace the picture by their amount; with another blend mode the veil
  * becomes a wash or a glow. The gradient's weight is 1 on one side and falls by 3t² − 2t³ to 0 over
- * its length, along an angle or away from its middle, or anything in between. The shaft is a beam
- * from a point that widens and fades, laid over by screen: 1 − (1 − c)(1 − w · colour). Grain is
- * one noise for all channels, strongest in the middle tones. Places and sizes are shares of the
- * picture, so grain has the same size on a print whatever the number of pixels.
+ * its length, along an angle or away from its middle, or anything in between; towards its far end a
+ * second colour may come in by 1 minus that weight, half-way where {@code gradientMiddle} says. The
+ * shaft is a beam from a point that widens and fades, the flare a source of light seen in a lens;
+ * both are laid over by screen: 1 − (1 − c)(1 − w · colour). Grain is one noise for all channels,
+ * strongest in the middle tones. Places and sizes are shares of the picture, so grain has the same
+ * size on a print whatever the number of pixels.
  */
 public final class Overlay implements VeilKind {
+  public static final PictureSetting PICTURE =
+      new PictureSetting("picture", "Picture", "Placed picture");
+  public static final NumberSetting PICTURE_AMOUNT =
+      percent("pictureAmount", "Amount", "Placed picture", 100);
+  public static final ChoiceSetting PICTURE_FIT =
+      new ChoiceSetting(
+          "pictureFit",
+          "Size",
+          "Placed picture",
+          List.of(
+              new ChoiceSetting.Choice("fill", "fills the frame"),
+              new ChoiceSetting.Choice("fit", "fits into it"),
+              new ChoiceSetting.Choice("tile", "is repeated")));
+  public static final NumberSetting PICTURE_SCALE =
+      new NumberSetting("pictureScale", "Scale", "Placed picture, place", "%", 5, 400, 1, 100.0);
+  public static final NumberSetting PICTURE_ANGLE =
+      new NumberSetting("pictureAngle", "Turned", "Placed picture, place", "°", -180, 180, 1, 0.0);
+  public static final NumberSetting PICTURE_X =
+      percent("pictureX", "From left", "Placed picture, place", 50);
+  public static final NumberSetting PICTURE_Y =
+      percent("pictureY", "From top", "Placed picture, place", 50);
+  public static final ChoiceSetting PICTURE_MIRROR =
+      new ChoiceSetting(
+          "pictureMirror",
+          "Mirrored",
+          "Placed picture",
+          List.of(
+              new ChoiceSetting.Choice("no", "no"),
+              new ChoiceSetting.Choice("across", "left to right"),
+              new ChoiceSetting.Choice("down", "upside down"),
+              new ChoiceSetting.Choice("both", "both")));
+
   public static final NumberSetting FLAT = percent("flat", "Amount", "Flat colour", 0);
   public static final NumberSetting FLAT_HUE = hue("flatHue", "Flat colour", 30);
   public static final NumberSetting FLAT_SATURATION =
@@ -33,6 +70,16 @@ public final class Overlay implements VeilKind {
       percent("gradientSaturation", "Saturation", "Gradient", 70);
   public static final NumberSetting GRADIENT_LIGHTNESS =
       percent("gradientLightness", "Lightness", "Gradient", 65);
+  public static final NumberSetting GRADIENT_END =
+      percent("gradientEnd", "Amount", "Gradient, far end", 0);
+  public static final NumberSetting GRADIENT_END_HUE =
+      hue("gradientEndHue", "Gradient, far end", 220);
+  public static final NumberSetting GRADIENT_END_SATURATION =
+      percent("gradientEndSaturation", "Saturation", "Gradient, far end", 40);
+  public static final NumberSetting GRADIENT_END_LIGHTNESS =
+      percent("gradientEndLightness", "Lightness", "Gradient, far end", 50);
+  public static final NumberSetting GRADIENT_MIDDLE =
+      new NumberSetting("gradientMiddle", "Half-way at", "Gradient, far end", "%", 5, 95, 1, 50.0);
   public static final NumberSetting GRADIENT_X =
       percent("gradientX", "From left", "Gradient, place", 50);
   public static final NumberSetting GRADIENT_Y =
@@ -55,6 +102,15 @@ public final class Overlay implements VeilKind {
       new NumberSetting("shaftSpread", "Spread", "Shaft of light", "°", 1, 80, 1, 25.0);
   public static final NumberSetting SHAFT_WARMTH =
       percent("shaftWarmth", "Warmth", "Shaft of light", 60);
+
+  public static final NumberSetting FLARE = percent("flare", "Amount", "Flare", 0);
+  public static final NumberSetting FLARE_X =
+      new NumberSetting("flareX", "From left", "Flare", "%", -20, 120, 1, 85.0);
+  public static final NumberSetting FLARE_Y =
+      new NumberSetting("flareY", "From top", "Flare", "%", -20, 120, 1, 12.0);
+  public static final NumberSetting FLARE_SIZE =
+      new NumberSetting("flareSize", "Size", "Flare", "%", 1, 60, 0.5, 10.0);
+  public static final NumberSetting FLARE_WARMTH = percent("flareWarmth", "Warmth", "Flare", 60);
 
   public static final NumberSetting GRAIN = percent("grain", "Amount", "Film grain", 0);
   public static final NumberSetting GRAIN_SIZE =
@@ -82,12 +138,20 @@ public final class Overlay implements VeilKind {
 
   @Override
   public String purpose() {
-    return "flat colour, gradient, shaft of light, film grain";
+    return "placed picture, flat colour, gradient, shaft of light, flare, film grain";
   }
 
   @Override
   public List<Setting<?>> settings() {
     return List.of(
+        PICTURE,
+        PICTURE_AMOUNT,
+        PICTURE_FIT,
+        PICTURE_MIRROR,
+        PICTURE_SCALE,
+        PICTURE_ANGLE,
+        PICTURE_X,
+        PICTURE_Y,
         FLAT,
         FLAT_HUE,
         FLAT_SATURATION,
@@ -101,12 +165,22 @@ public final class Overlay implements VeilKind {
         GRADIENT_ANGLE,
         GRADIENT_LENGTH,
         GRADIENT_ROUND,
+        GRADIENT_END,
+        GRADIENT_END_HUE,
+        GRADIENT_END_SATURATION,
+        GRADIENT_END_LIGHTNESS,
+        GRADIENT_MIDDLE,
         SHAFT,
         SHAFT_X,
         SHAFT_Y,
         SHAFT_ANGLE,
         SHAFT_SPREAD,
         SHAFT_WARMTH,
+        FLARE,
+        FLARE_X,
+        FLARE_Y,
+        FLARE_SIZE,
+        FLARE_WARMTH,
         GRAIN,
         GRAIN_SIZE,
         GRAIN_SEED);
@@ -120,7 +194,9 @@ public final class Overlay implements VeilKind {
   /** Flat colour alone is the same everywhere. */
   @Override
   public boolean isColourOnly(SettingValues values) {
-    return List.of(GRADIENT, SHAFT, GRAIN).stream().allMatch(amount -> values.number(amount) == 0);
+    return values.get(PICTURE).isEmpty()
+        && List.of(GRADIENT, GRADIENT_END, SHAFT, FLARE, GRAIN).stream()
+            .allMatch(amount -> values.number(amount) == 0);
   }
 
   @Override
@@ -131,7 +207,6 @@ public final class Overlay implements VeilKind {
   /** With every amount at zero the other settings have nothing to act on. */
   @Override
   public boolean isIdentity(SettingValues values) {
-    return List.of(FLAT, GRADIENT, SHAFT, GRAIN).stream()
-        .allMatch(amount -> values.number(amount) == 0);
+    return isColourOnly(values) && values.number(FLAT) == 0;
   }
 }

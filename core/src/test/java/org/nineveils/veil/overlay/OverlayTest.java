@@ -139,4 +139,35 @@ class OverlayTest {
     Picture small = laid(Pictures.flat(1000, 200, 0.5, 0.5, 0.5), coarse);
     assertThat(Pictures.farthest(Scaling.toLongSide(large, 1000), small)).isLessThan(0.03);
   }
+
+  @Test
+  void theFarEndOfTheGradientTakesItsOwnColourAndHalfWayMoves() {
+    Picture grey = Pictures.flat(200, 100, 0.5, 0.5, 0.5);
+    Map<String, Object> blue =
+        Map.of(
+            "gradientEnd", 100.0,
+            "gradientEndHue", 240.0,
+            "gradientEndSaturation", 100.0,
+            "gradientLength", 50.0);
+    Picture out = Pictures.through(grey, Pictures.veil("overlay", blue));
+    assertThat(out.b()[98 * 200 + 100]).isGreaterThan(0.95f);
+    assertThat(out.b()[2 * 200 + 100]).isLessThan(0.52f);
+    Map<String, Object> later = new java.util.HashMap<>(blue);
+    later.put("gradientMiddle", 80.0);
+    Picture moved = Pictures.through(grey, Pictures.veil("overlay", later));
+    assertThat(moved.b()[50 * 200 + 100]).isLessThan(out.b()[50 * 200 + 100] - 0.1f);
+  }
+
+  @Test
+  void theFlareIsBrightestAtItsPlaceAndThrowsGhostsThroughTheMiddle() {
+    Picture black = Pictures.flat(300, 200, 0, 0, 0);
+    Map<String, Object> corner =
+        Map.of("flare", 100.0, "flareX", 20.0, "flareY", 50.0, "flareSize", 5.0);
+    Picture out = Pictures.through(black, Pictures.veil("overlay", corner));
+    int row = 100 * 300;
+    assertThat(out.r()[row + 60]).isGreaterThan(0.9f);
+    float ghost = out.r()[row + 60 + (int) (90 * 1.8)];
+    assertThat(ghost).isGreaterThan(out.r()[40 * 300 + 60 + (int) (90 * 1.8)] + 0.05f);
+    assertThat(out.r()[row + 60]).as("warm light").isGreaterThan(out.b()[row + 60]);
+  }
 }

@@ -1,0 +1,32 @@
+package org.nineveils.app.render;
+
+import java.io.IOException;
+import java.util.Map;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Uploads of pictures that veils lay over photos. */
+@RestController
+class PlacedPicturesController {
+  private final PlacedPictures pictures;
+
+  PlacedPicturesController(PlacedPictures pictures) {
+    this.pictures = pictures;
+  }
+
+  @PostMapping("/api/pictures")
+  Map<String, Object> add(@RequestParam("file") MultipartFile file) throws IOException {
+    String name = file.getOriginalFilename() == null ? "picture" : file.getOriginalFilename();
+    return Map.of("sha", pictures.take(name, file.getBytes()));
+  }
+
+  @GetMapping("/pictures/{sha}/small")
+  ResponseEntity<byte[]> small(@PathVariable("sha") String sha) {
+    return Answers.jpeg(pictures.small(sha));
+  }
+}
