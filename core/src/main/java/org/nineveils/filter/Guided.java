@@ -58,7 +58,26 @@ public final class Guided {
   }
 
   /** A straight function of the guide for every pixel: slope · guide + offset. */
-  public record Line(Field slope, Field offset) {}
+  public record Line(Field slope, Field offset) {
+    /**
+     * The filtered values of a run of pixels.
+     *
+     * @param guide the guide of these pixels; not changed
+     * @param x column of the first pixel in the whole picture
+     * @param y row in the whole picture
+     * @param out receives n values; another array than the guide
+     * @param slopes scratch, at least n values
+     * @param cells scratch, at least n + {@link Field#SLACK} values
+     */
+    public void run(
+        float[] guide, int x, int y, int n, float[] out, float[] slopes, float[] cells) {
+      slope.row(x, y, n, slopes, cells);
+      offset.row(x, y, n, out, cells);
+      for (int i = 0; i < n; i++) {
+        out[i] += slopes[i] * guide[i];
+      }
+    }
+  }
 
   /**
    * A channel on the grid that is worked on, as far as a wanted area needs it.

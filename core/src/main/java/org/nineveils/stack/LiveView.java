@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.NavigableMap;
 import java.util.TreeMap;
+import java.util.function.LongSupplier;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
@@ -25,6 +26,14 @@ public final class LiveView {
   /** Most states kept: 12 bytes a pixel each. */
   private static final int MOST_STATES = 8;
 
+  /**
+   * While newer pictures keep being asked for, one is finished at least this often, nanoseconds.
+   */
+  private static final long PATIENCE = 200_000_000L;
+
+  private final LongSupplier clock;
+  private long lastFinished;
+
   private Picture source;
   private List<Item> items = List.of();
   private Picture finished;
@@ -33,6 +42,17 @@ public final class LiveView {
 
   /** States before items of the list; the plain photo is the one before item 0. */
   private final NavigableMap<Integer, State> states = new TreeMap<>();
+
+  /** A view of nothing yet. */
+  public LiveView() {
+    this(System::nanoTime);
+  }
+
+  /** A view with a clock of its own, in nanoseconds. */
+  LiveView(LongSupplier clock) {
+    this.clock = clock;
+    this.lastFinished = clock.getAsLong();
+  }
 
   /**
    * A finished picture.
@@ -44,12 +64,19 @@ public final class LiveView {
   public record Finished(Picture picture, Area changed, long turn) {}
 
   /**
-   * Renders the whole picture.
+   * Renders the whole picture. A caller who no longer wants it when its turn comes is sent away;
+   * one who is overtaken while it is rendered is let through where nothing was finished for 200 ms,
+   * so that a flood of requests never leaves the screen standing still.
    *
    * @param photo the plain photo; not changed
    * @throws Cancelled if the caller no longer wants the result; the view then shows what it showed
    */
-  public synchronized Finished render(Picture photo, Stack stack, Manner manner) {
+  public synchronized Finished render(Picture photo, Stack stack, Manner wanted) {
+    if (wanted.cancel().isCancelled()) {
+      throw new Cancelled();
+    }
+    boolean starving = clock.getAsLong() - lastFinished > PATIENCE;
+    Manner manner = starving ? wanted.cancelledBy(Cancel.NEVER) : wanted;
     if (photo != source) {
       forget(photo);
     }
@@ -72,6 +99,7 @@ public final class LiveView {
       }
     }
     items = next;
+    lastFinished = clock.getAsLong();
     return new Finished(finished, changed, ++turn);
   }
 

@@ -141,6 +141,27 @@ class LiveViewTest {
   }
 
   @Test
+  void aFloodOfRequestsStillGetsAPictureNowAndThen() {
+    long[] now = {0};
+    LiveView view = new LiveView(() -> now[0]);
+    Stack stack = Stack.of(new Bundle(twelve(), painted(DAB), 1));
+    Manner soonOvertaken = Manner.exact().cancelledBy(overtakenAfterOneLook());
+    assertThatThrownBy(() -> view.render(PHOTO, stack, soonOvertaken))
+        .isInstanceOf(Cancelled.class);
+    now[0] = 250_000_000L;
+    Manner again = Manner.exact().cancelledBy(overtakenAfterOneLook());
+    assertThat(view.render(PHOTO, stack, again).turn()).isEqualTo(1);
+    Manner outdated = Manner.exact().cancelledBy(() -> true);
+    now[0] = 900_000_000L;
+    assertThatThrownBy(() -> view.render(PHOTO, stack, outdated)).isInstanceOf(Cancelled.class);
+  }
+
+  private static Cancel overtakenAfterOneLook() {
+    int[] looks = {0};
+    return () -> looks[0]++ > 0;
+  }
+
+  @Test
   void anotherPhotoBeginsAfresh() {
     LiveView view = new LiveView();
     Stack stack = Stack.of(new Bundle(twelve(), painted(DAB), 1));

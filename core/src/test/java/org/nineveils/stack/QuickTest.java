@@ -30,7 +30,7 @@ class QuickTest {
       return files
           .filter(f -> f.toString().endsWith(".jpg"))
           .sorted()
-          .map(f -> Scaling.toLongSide(PictureReader.read(f), 300))
+          .map(f -> Scaling.toLongSide(PictureReader.read(f), 240))
           .toList();
     }
   }
@@ -67,6 +67,23 @@ class QuickTest {
         Looks.Difference apart = Looks.apart(Renderer.render(photo, stack), quick);
         assertThat(apart.mean()).isLessThanOrEqualTo(0.3);
         assertThat(apart.high()).isLessThanOrEqualTo(1.0);
+      }
+    }
+  }
+
+  /** A preview is a quarter of the frame: what she judges is what the photographer gets. */
+  @Test
+  void aQuickPreviewAtQuarterSizeLooksAsTheFullFrameScaledDown() throws IOException {
+    for (String name : List.of("newborn-red-blotchy-skin", "pet-black-dog")) {
+      Picture full = Scaling.toLongSide(Pictures.photo(name), 1200);
+      Picture small = Scaling.toLongSide(full, 300);
+      for (List<Veil> veils : stacks()) {
+        Stack stack = Stack.of(Bundle.of(veils));
+        Picture scaled = Scaling.toLongSide(Renderer.render(full, stack), 300);
+        Picture preview = Renderer.render(small, small.area(), stack, Manner.exact().quick(true));
+        assertThat(Looks.apart(scaled, preview).mean())
+            .as("%s: %s", name, veils.stream().map(Veil::name).toList())
+            .isLessThanOrEqualTo(1);
       }
     }
   }

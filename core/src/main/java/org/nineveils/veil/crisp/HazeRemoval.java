@@ -80,12 +80,11 @@ final class HazeRemoval implements AreaKernel {
     Guided.Line line = guided.lines(Plane.luma(rgb), new Plane[] {veiled}, wanted)[0];
     return (below, out, n, x, y, spare) -> {
       Luma.run(below.r, below.g, below.b, spare.t, n);
-      line.slope().row(x, y, n, spare.r, spare.b);
-      line.offset().row(x, y, n, spare.g, spare.b);
-      perTransmission(spare.r, spare.g, spare.t, n);
-      restore(below.r, air[0], spare.t, out.r, n);
-      restore(below.g, air[1], spare.t, out.g, n);
-      restore(below.b, air[2], spare.t, out.b, n);
+      line.run(spare.t, x, y, n, spare.g, spare.r, spare.b);
+      perTransmission(spare.g, n);
+      restore(below.r, air[0], spare.g, out.r, n);
+      restore(below.g, air[1], spare.g, out.g, n);
+      restore(below.b, air[2], spare.g, out.b, n);
       Limit.toRange(out, n);
     };
   }
@@ -109,11 +108,10 @@ final class HazeRemoval implements AreaKernel {
     return dark;
   }
 
-  /** 1 / max(slope · luma + offset, t₀) in place of luma. */
-  private static void perTransmission(float[] slope, float[] offset, float[] luma, int n) {
+  /** 1 / max(t, t₀), in place. */
+  private static void perTransmission(float[] t, int n) {
     for (int i = 0; i < n; i++) {
-      float t = Math.min(1f, Math.max(THINNEST, slope[i] * luma[i] + offset[i]));
-      luma[i] = 1 / t;
+      t[i] = 1 / Math.min(1f, Math.max(THINNEST, t[i]));
     }
   }
 

@@ -108,13 +108,11 @@ final class LocalContrast implements AreaKernel {
   }
 
   private static void addLine(
-      Guided.Line line, float weight, float[] tone, float[] step, int n, int x, int y, Band spare) {
-    line.slope().row(x, y, n, spare.r, spare.b);
-    line.offset().row(x, y, n, spare.g, spare.b);
-    float[] slope = spare.r;
-    float[] offset = spare.g;
+      Guided.Line line, float weight, float[] tone, float[] step, int n, int x, int y, Band work) {
+    line.run(tone, x, y, n, work.g, work.r, work.b);
+    float[] smooth = work.g;
     for (int i = 0; i < n; i++) {
-      step[i] += (slope[i] * tone[i] + offset[i]) * weight;
+      step[i] += smooth[i] * weight;
     }
   }
 

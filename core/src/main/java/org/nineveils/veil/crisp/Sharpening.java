@@ -3,15 +3,14 @@ package org.nineveils.veil.crisp;
 import java.util.function.Supplier;
 import org.nineveils.colour.Luma;
 import org.nineveils.filter.Field;
-import org.nineveils.filter.Gaussian;
 import org.nineveils.filter.Plane;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.AreaKernel;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Frame;
+import org.nineveils.veil.GaussianKernel;
 import org.nineveils.veil.Kernel;
 
 /**
@@ -19,40 +18,21 @@ import org.nineveils.veil.Kernel;
  * together by the threshold. Brightening stays below {@code sharpHalo}, darkening below twice that:
  * steps up to half the bound go through as they are, larger ones are bent towards it.
  */
-final class Sharpening implements AreaKernel {
-  private static final double NARROWEST = 0.3;
-
-  private final Gaussian gaussian;
+final class Sharpening extends GaussianKernel {
   private final float amount;
   private final float from;
   private final float halo;
 
   Sharpening(SettingValues values, Frame frame) {
-    double sigma = values.number(Crisp.SHARP_RADIUS) / 1000 * frame.longSide();
-    gaussian = new Gaussian(Math.max(NARROWEST, sigma), frame.area());
+    super(values.number(Crisp.SHARP_RADIUS) / 1000 * frame.longSide(), frame);
     amount = (float) values.share(Crisp.SHARP);
     from = (float) values.share(Crisp.SHARP_FROM);
     halo = (float) values.share(Crisp.SHARP_HALO);
   }
 
   @Override
-  public int reach() {
-    return gaussian.reach();
-  }
-
-  @Override
-  public int grid() {
-    return gaussian.grid();
-  }
-
-  @Override
   public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
-    Plane[] rgb = Plane.of(in);
-    Plane[] coarse = new Plane[3];
-    for (int c = 0; c < 3; c++) {
-      coarse[c] = gaussian.reduce(rgb[c], wanted);
-    }
-    Field soft = gaussian.blur(Plane.luma(coarse), wanted);
+    Field soft = gaussian.blur(Plane.luma(reduced(in, wanted)), wanted);
     return (below, out, n, x, y, spare) -> {
       soft.row(x, y, n, spare.r, spare.g);
       Luma.run(below.r, below.g, below.b, spare.t, n);

@@ -2,14 +2,13 @@ package org.nineveils.veil.soft;
 
 import java.util.function.Supplier;
 import org.nineveils.filter.Field;
-import org.nineveils.filter.Gaussian;
 import org.nineveils.filter.Plane;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.AreaKernel;
 import org.nineveils.veil.Frame;
+import org.nineveils.veil.GaussianKernel;
 import org.nineveils.veil.Kernel;
 import org.nineveils.veil.Limit;
 
@@ -18,38 +17,23 @@ import org.nineveils.veil.Limit;
  * by screen, out = in + (1 − in) · amount · glow. A tone glows by (luma − from) / (1 − from), so
  * the glow sets in without a step.
  */
-final class Glow implements AreaKernel {
+final class Glow extends GaussianKernel {
   private static final float NARROWEST = 0.05f;
 
-  private final Gaussian gaussian;
   private final float amount;
   private final float from;
   private final float perTone;
 
   Glow(SettingValues values, Frame frame) {
-    gaussian = new Gaussian(Soft.pixels(values, Soft.GLOW_SIZE, frame), frame.area());
+    super(Soft.pixels(values, Soft.GLOW_SIZE, frame), frame);
     amount = (float) values.share(Soft.GLOW);
     from = Math.min(1 - NARROWEST, (float) values.share(Soft.GLOW_FROM));
     perTone = 1 / (1 - from);
   }
 
   @Override
-  public int reach() {
-    return gaussian.reach();
-  }
-
-  @Override
-  public int grid() {
-    return gaussian.grid();
-  }
-
-  @Override
   public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
-    Plane[] rgb = Plane.of(in);
-    Plane[] coarse = new Plane[3];
-    for (int c = 0; c < 3; c++) {
-      coarse[c] = gaussian.reduce(rgb[c], wanted);
-    }
+    Plane[] coarse = reduced(in, wanted);
     Plane luma = Plane.luma(coarse);
     Field[] glow = new Field[3];
     for (int c = 0; c < 3; c++) {

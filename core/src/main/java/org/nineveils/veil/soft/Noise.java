@@ -92,27 +92,23 @@ final class Noise implements AreaKernel {
       int n,
       int x,
       int y,
-      Band spare) {
-    line.slope().row(x, y, n, spare.r, spare.b);
-    line.offset().row(x, y, n, spare.g, spare.b);
-    float[] slope = spare.r;
-    float[] offset = spare.g;
+      Band work) {
+    line.run(tone, x, y, n, work.g, work.r, work.b);
+    float[] smooth = work.g;
     float share = colourShare;
     for (int i = 0; i < n; i++) {
       float d = channel[i] - tone[i];
-      out[i] = d + (slope[i] * tone[i] + offset[i] - d) * share;
+      out[i] = d + (smooth[i] - d) * share;
     }
   }
 
   private void lightened(
-      float[] tone, Guided.Line line, float[] out, int n, int x, int y, Band spare) {
-    line.slope().row(x, y, n, spare.r, spare.b);
-    line.offset().row(x, y, n, spare.g, spare.b);
-    float[] slope = spare.r;
-    float[] offset = spare.g;
+      float[] tone, Guided.Line line, float[] out, int n, int x, int y, Band work) {
+    line.run(tone, x, y, n, work.g, work.r, work.b);
+    float[] smooth = work.g;
     float share = lightShare;
     for (int i = 0; i < n; i++) {
-      out[i] = tone[i] + (slope[i] * tone[i] + offset[i] - tone[i]) * share;
+      out[i] = tone[i] + (smooth[i] - tone[i]) * share;
     }
   }
 

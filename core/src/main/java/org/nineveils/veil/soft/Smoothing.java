@@ -99,12 +99,10 @@ final class Smoothing implements AreaKernel {
 
   private static void takenFrom(
       float[] luma, Guided.Line line, float[] out, int n, int x, int y, Band work) {
-    line.slope().row(x, y, n, work.r, work.b);
-    line.offset().row(x, y, n, work.g, work.b);
-    float[] slope = work.r;
-    float[] offset = work.g;
+    line.run(luma, x, y, n, work.g, work.r, work.b);
+    float[] smooth = work.g;
     for (int i = 0; i < n; i++) {
-      out[i] = luma[i] - slope[i] * luma[i] - offset[i];
+      out[i] = luma[i] - smooth[i];
     }
   }
 
@@ -123,9 +121,9 @@ final class Smoothing implements AreaKernel {
       float[] luma = spare.t;
       float[] kept = out.t;
       Luma.run(in.r, in.g, in.b, luma, n);
-      channel(lines[0], luma, out.r, n, x, y, spare);
-      channel(lines[1], luma, out.g, n, x, y, spare);
-      channel(lines[2], luma, out.b, n, x, y, spare);
+      lines[0].run(luma, x, y, n, out.r, spare.r, spare.b);
+      lines[1].run(luma, x, y, n, out.g, spare.r, spare.b);
+      lines[2].run(luma, x, y, n, out.b, spare.r, spare.b);
       if (soft == null) {
         Arrays.fill(kept, 0, n, 0);
       } else {
@@ -136,18 +134,6 @@ final class Smoothing implements AreaKernel {
       mix(in.g, kept, out.g, n);
       mix(in.b, kept, out.b, n);
       Limit.toRange(out, n);
-    }
-
-    /** Leaves the smooth channel in {@code to}. */
-    private void channel(
-        Guided.Line line, float[] luma, float[] to, int n, int x, int y, Band work) {
-      line.slope().row(x, y, n, work.r, work.b);
-      line.offset().row(x, y, n, work.g, work.b);
-      float[] slope = work.r;
-      float[] offset = work.g;
-      for (int i = 0; i < n; i++) {
-        to[i] = slope[i] * luma[i] + offset[i];
-      }
     }
 
     /** The filter is linear in its channels, so the smooth luma is the luma of the smooth. */

@@ -8,8 +8,11 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
+import org.nineveils.picture.Shelf;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.testing.Looks;
 import org.nineveils.testing.Pictures;
+import org.nineveils.veil.Frame;
 
 class SoftTest {
   private static Picture soft(Picture picture, Map<String, ?> settings) {
@@ -134,5 +137,16 @@ class SoftTest {
     }
     assertThat(spread(after, 20, 230)).isLessThan(0.4 * spread(before, 20, 230));
     assertThat(light.g()[30 * 500 + 258] - light.g()[30 * 500 + 241]).isGreaterThan(0.32f);
+  }
+
+  /**
+   * Common practice, no published source: a soft “aged” blur of about 6 pixels suits a frame of 5
+   * 760 pixels, about 0.11 % of its long side.
+   */
+  @Test
+  void theAgedBlurOfALargeFrameIsAboutAThousandthOfItsLongSide() {
+    SettingValues values = SettingValues.parse(new Soft().settings(), Map.of("blur", 1.1));
+    assertThat(Soft.pixels(values, Soft.BLUR, new Frame(5760, 3840, Shelf.EMPTY)))
+        .isCloseTo(6, within(0.4));
   }
 }
