@@ -16,14 +16,20 @@ public final class Columns {
   private Columns() {}
 
   /**
-   * Straight values along a row: out[i] = (i + from) · scale.
+   * Straight values along a row: out[i] = (x + i + offset) · scale. The column is added first,
+   * exactly, so that a pixel gets the same bits wherever a run begins.
    *
+   * @param x column of the first pixel in the whole picture
+   * @param offset added to every column
+   * @param scale factor
    * @param out receives n values
+   * @param n how many, at most {@link #MOST}
    */
-  public static void ramp(float from, float scale, float[] out, int n) {
+  public static void ramp(int x, float offset, float scale, float[] out, int n) {
     float[] numbers = NUMBERS;
+    float first = x;
     for (int i = 0; i < n; i++) {
-      out[i] = (numbers[i] + from) * scale;
+      out[i] = (numbers[i] + first + offset) * scale;
     }
   }
 }

@@ -118,7 +118,7 @@ public final class Guided {
     Plane square = window.run(product(guide, guide), inner, frame);
     Line[] lines = new Line[channels.length];
     for (int c = 0; c < channels.length; c++) {
-      boolean self = channels[c] == guide;
+      boolean self = channels[c].equals(guide); // the same arrays
       Plane ownMean = self ? mean : window.run(channels[c], inner, frame);
       Plane both = self ? square : window.run(product(guide, channels[c]), inner, frame);
       Plane slope = Plane.blank(inner);

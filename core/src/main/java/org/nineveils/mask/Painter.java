@@ -162,7 +162,7 @@ public final class Painter {
       int right = (int) Math.min(box.right, Math.ceil(cx + radius - area.x()) + 1);
       for (int x = left; x < right; x += Columns.MOST) {
         int n = Math.min(Columns.MOST, right - x);
-        Columns.ramp((float) (x + area.x() + 0.5 - cx), 1, squares, n);
+        Columns.ramp(x + area.x(), (float) (0.5 - cx), 1, squares, n);
         square(squares, n);
         for (int y = top; y < bottom; y++) {
           float dy = (float) (y + area.y() + 0.5 - cy);

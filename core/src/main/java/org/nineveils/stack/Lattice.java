@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Kernel;
+import org.nineveils.veil.Limit;
 
 /**
  * A function of colour as a table of 33³ colours with tetrahedral interpolation (as in ICC.1:2022,
@@ -38,9 +39,12 @@ final class Lattice implements Kernel {
     int n = Math.min(Band.CAPACITY, NODES - first);
     for (int i = 0; i < n; i++) {
       int node = first + i;
-      w.now.r[i] = node / (SIDE * SIDE) / (float) CELLS;
-      w.now.g[i] = node / SIDE % SIDE / (float) CELLS;
-      w.now.b[i] = node % SIDE / (float) CELLS;
+      int red = node / (SIDE * SIDE);
+      int green = node / SIDE % SIDE;
+      int blue = node % SIDE;
+      w.now.r[i] = red / (float) CELLS;
+      w.now.g[i] = green / (float) CELLS;
+      w.now.b[i] = blue / (float) CELLS;
     }
     for (Step step : steps) {
       step.run(w, n, 0, 0);
@@ -86,6 +90,6 @@ final class Lattice implements Kernel {
       out.g[i] = table[a + 1] * wa + table[k + 1] * wk + table[m + 1] * wm + table[d + 1] * least;
       out.b[i] = table[a + 2] * wa + table[k + 2] * wk + table[m + 2] * wm + table[d + 2] * least;
     }
-    org.nineveils.veil.Limit.toRange(out, n);
+    Limit.toRange(out, n);
   }
 }

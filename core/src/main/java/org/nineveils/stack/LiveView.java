@@ -77,7 +77,7 @@ public final class LiveView {
     }
     boolean starving = clock.getAsLong() - lastFinished > PATIENCE;
     Manner manner = starving ? wanted.cancelledBy(Cancel.NEVER) : wanted;
-    if (photo != source) {
+    if (!photo.equals(source)) { // of the same arrays
       forget(photo);
     }
     List<Item> next = Item.of(stack);
@@ -155,7 +155,7 @@ public final class LiveView {
     if (paint.inserted() >= 0) {
       own = shifted(paint.inserted());
     }
-    if (finished == source) {
+    if (finished.equals(source)) {
       finished = copy(source);
     }
     List<Stretch> way = way(prepared, paint.boxes(), own, bench.frame());
@@ -201,7 +201,10 @@ public final class LiveView {
       }
       if (touched != null && from < to) {
         State in = own.get(from);
-        boolean keeps = after != null && own.get(after).kept() == in.now();
+        if (in.kept() != null && own.values().stream().noneMatch(s -> s.now().equals(in.kept()))) {
+          return null; // what lies below the open bundle is not among the states that are mended
+        }
+        boolean keeps = after != null && in.now().equals(own.get(after).kept());
         Leg leg = new Leg(touched, items.subList(from, to), from, keeps);
         way.add(new Stretch(leg, in, after == null ? Part.whole(finished) : own.get(after).now()));
       }

@@ -29,7 +29,7 @@ public final class Renderer {
     State plain = State.plain(source);
     State done =
         new Run(source, Item.of(stack), manner).run(plain, 0, -1, area, Run.Passing.NOBODY);
-    return done.now().area().equals(area) && done.now().picture() != source
+    return done.now().area().equals(area) && !done.now().picture().equals(source)
         ? done.now().picture()
         : done.now().cut(area).picture();
   }

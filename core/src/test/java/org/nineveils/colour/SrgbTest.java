@@ -66,4 +66,28 @@ class SrgbTest {
     assertThat(out).containsExactly(new float[] {0, 1, 1}, within(1e-6f));
     assertThat(out[1]).isLessThanOrEqualTo(1);
   }
+
+  /** Gains from five stops down to five up against decode, multiply, encode in double precision. */
+  @Test
+  void theShortWayOfAGainIsTheLongOneForBrightAndDarkValues() {
+    int n = 2001;
+    for (double stops : new double[] {-5, -1, -0.1, 0.3, 2, 5}) {
+      double gain = Math.pow(2, stops);
+      float[] in = new float[n];
+      float[] roots = new float[n];
+      float[] gains = new float[n];
+      for (int i = 0; i < n; i++) {
+        in[i] = i / (float) (n - 1);
+        roots[i] = (float) Math.pow(gain, EncodedGain.ROOT);
+        gains[i] = (float) gain;
+      }
+      float[] out = new float[n];
+      assertThat(EncodedGain.bright(in, roots, out, n)).isTrue();
+      EncodedGain.dark(in, gains, out, new float[n], new float[n], n);
+      for (int i = 0; i < n; i++) {
+        double expected = Math.min(1, Srgb.encode(gain * Srgb.decode(in[i])));
+        assertThat((double) out[i]).as("%s stops", stops).isCloseTo(expected, within(2e-6));
+      }
+    }
+  }
 }

@@ -85,7 +85,9 @@ public class BenchService {
     Veil source = effect.veil(from).orElseThrow(BenchService::gone);
     Veil target = effect.veil(to).orElseThrow(BenchService::gone);
     List<Veil> veils =
-        effect.veils().stream().map(v -> v == target ? v.withMask(source.mask()) : v).toList();
+        effect.veils().stream()
+            .map(v -> v.id().equals(to) ? v.withMask(source.mask()) : v)
+            .toList();
     Effect next = new Effect(veils, effect.note(), effect.edition());
     String label = "mask of %s to %s".formatted(source.name(), target.name());
     effects.save(effectId, rev, next, label, () -> copyPaint(effectId, from, to));

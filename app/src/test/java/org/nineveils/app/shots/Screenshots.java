@@ -62,18 +62,26 @@ class Screenshots {
       place.settle();
       place.pick("Oat curve");
       shoot(page, "bench");
+      atTheBench(page, "Even skin", 5);
+      place.settle();
+      place.pick("Even skin");
+      page.locator("[data-side=mask]").click();
+      page.keyboard().press("m");
+      page.mouse().move(900, 300);
+      showsTheWeave(page, place);
+      shoot(page, "bench-mask");
+      atTheBench(page, "Late sun", 4);
+      place.settle();
+      place.pick("Shaft");
+      page.locator(".parts button", new Page.LocatorOptions().setHasText("Shaft")).click();
+      page.mouse().move(900, 300);
+      shoot(page, "bench-overlay");
       atTheBench(page, "Settle redness", 1);
       place.settle();
       place.pick("Redness out");
       page.keyboard().press("m");
       page.mouse().move(600, 280);
-      place.settle();
-      page.waitForFunction(
-          """
-          () => {
-            const c = document.querySelector("[data-weave]");
-            return c.getContext("2d").getImageData(0, 0, c.width, c.height).data.some(v => v > 0);
-          }""");
+      showsTheWeave(page, place);
       shoot(page, "bench-brush");
       page.navigate("/fitting/of?wardrobe=kit:1&photo=3");
       place.settle();
@@ -88,6 +96,16 @@ class Screenshots {
       place.paint(0.49, 0.4, 0.5, 0.41);
       shoot(page, "fitting");
     }
+  }
+
+  private static void showsTheWeave(Page page, Workplace place) {
+    place.settle();
+    page.waitForFunction(
+        """
+        () => {
+          const c = document.querySelector("[data-weave]");
+          return c.getContext("2d").getImageData(0, 0, c.width, c.height).data.some(v => v > 0);
+        }""");
   }
 
   private static void atTheBench(Page page, String effect, int photo) {

@@ -1,7 +1,7 @@
 package org.nineveils.veil.edge;
 
 import org.nineveils.colour.Chebyshev;
-import org.nineveils.colour.SrgbLoops;
+import org.nineveils.colour.EncodedGain;
 import org.nineveils.filter.Columns;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
@@ -10,7 +10,7 @@ import org.nineveils.veil.Kernel;
 
 /** Weight by distance from the centre, then a gain in linear light; the frame on top. */
 final class EdgeKernel implements Kernel {
-  private static final int GAIN_DEGREE = 8;
+  private static final int DEGREE = 8;
 
   private final boolean vignette;
   private final FrameBorder frame;
@@ -23,6 +23,9 @@ final class EdgeKernel implements Kernel {
 
   /** 2^(amount · w) as a polynomial in w on 0…1; relative error below 3e-6. */
   private final float[] gain;
+
+  /** The factor of encoded values that belongs to the gain, alike. */
+  private final float[] root;
 
   EdgeKernel(SettingValues values, Frame frame) {
     double halfW = frame.width() / 2.0;
@@ -38,7 +41,8 @@ final class EdgeKernel implements Kernel {
     double amount = values.number(Edge.AMOUNT);
     vignette = amount != 0;
     this.frame = FrameBorder.of(values, frame);
-    gain = Chebyshev.fit(w -> Math.pow(2, amount * w), 0, 1, GAIN_DEGREE);
+    gain = Chebyshev.fit(w -> Math.pow(2, amount * w), 0, 1, DEGREE);
+    root = Chebyshev.fit(w -> Math.pow(2, amount * w * EncodedGain.ROOT), 0, 1, DEGREE);
   }
 
   @Override
@@ -55,17 +59,30 @@ final class EdgeKernel implements Kernel {
 
   private void vignette(Band in, Band out, int n, int x, int y, Band spare) {
     float[] w = spare.t;
+    float[] factors = out.t;
     weight(w, n, x, y);
-    gains(w, out.t, n);
-    plane(in.r, out.t, spare.r, spare.g, out.r, n);
-    plane(in.g, out.t, spare.r, spare.g, out.g, n);
-    plane(in.b, out.t, spare.r, spare.g, out.b, n);
+    polynomial(root, w, factors, n);
+    boolean darkR = EncodedGain.bright(in.r, factors, out.r, n);
+    boolean darkG = EncodedGain.bright(in.g, factors, out.g, n);
+    boolean darkB = EncodedGain.bright(in.b, factors, out.b, n);
+    if (darkR || darkG || darkB) {
+      polynomial(gain, w, factors, n);
+    }
+    if (darkR) {
+      EncodedGain.dark(in.r, factors, out.r, spare.r, spare.g, n);
+    }
+    if (darkG) {
+      EncodedGain.dark(in.g, factors, out.g, spare.r, spare.g, n);
+    }
+    if (darkB) {
+      EncodedGain.dark(in.b, factors, out.b, spare.r, spare.g, n);
+    }
   }
 
   private void weight(float[] w, int n, int x, int y) {
     float dy = (y + 0.5f - cy) * perY;
     float dy2 = dy * dy;
-    Columns.ramp(x + 0.5f - cx, perX, w, n);
+    Columns.ramp(x, 0.5f - cx, perX, w, n);
     for (int i = 0; i < n; i++) {
       w[i] = (float) Math.sqrt(w[i] * w[i] + dy2);
     }
@@ -79,22 +96,13 @@ final class EdgeKernel implements Kernel {
     }
   }
 
-  private void gains(float[] w, float[] out, int n) {
-    java.util.Arrays.fill(out, 0, n, gain[GAIN_DEGREE]);
-    for (int k = GAIN_DEGREE - 1; k >= 0; k--) {
-      float next = gain[k];
+  private static void polynomial(float[] terms, float[] w, float[] out, int n) {
+    java.util.Arrays.fill(out, 0, n, terms[DEGREE]);
+    for (int k = DEGREE - 1; k >= 0; k--) {
+      float next = terms[k];
       for (int i = 0; i < n; i++) {
         out[i] = out[i] * w[i] + next;
       }
     }
-  }
-
-  private static void plane(
-      float[] in, float[] gain, float[] linear, float[] lit, float[] out, int n) {
-    SrgbLoops.decode(in, linear, n);
-    for (int i = 0; i < n; i++) {
-      lit[i] = linear[i] * gain[i];
-    }
-    SrgbLoops.encode(lit, out, n);
   }
 }

@@ -65,7 +65,7 @@ final class FrameBorder {
   private void distance(float[] d, int n, int x, int y, float[] left) {
     float row = Math.min(y + 0.5f, height - y - 0.5f);
     float w = width;
-    Columns.ramp(x + 0.5f, 1, left, n);
+    Columns.ramp(x, 0.5f, 1, left, n);
     for (int i = 0; i < n; i++) {
       d[i] = Math.min(row, Math.min(left[i], w - left[i]));
     }

@@ -1,6 +1,7 @@
 package org.nineveils.veil.light;
 
 import java.util.function.DoubleUnaryOperator;
+import org.nineveils.colour.EncodedGain;
 import org.nineveils.colour.Matrix3;
 import org.nineveils.colour.SrgbLoops;
 import org.nineveils.veil.Band;
@@ -14,6 +15,11 @@ final class LightKernel implements Kernel {
   private final float[] m = new float[9];
   private final boolean gainOnly;
   private final boolean identity;
+
+  /** Exposure alone: the same gain for all channels, nothing bent. */
+  private final boolean exposureOnly;
+
+  private final float root;
   private final Shoulder shoulder;
   private final ToneTable tones;
 
@@ -30,6 +36,8 @@ final class LightKernel implements Kernel {
     }
     gainOnly = m[1] == 0 && m[2] == 0 && m[3] == 0 && m[5] == 0 && m[6] == 0 && m[7] == 0;
     identity = gainOnly && m[0] == 1;
+    exposureOnly = gainOnly && m[0] == m[4] && m[4] == m[8] && shoulder == null;
+    root = (float) Math.pow(rows[0], EncodedGain.ROOT);
     this.shoulder = shoulder;
     this.tones = tones == null ? null : new ToneTable(tones);
   }
@@ -59,6 +67,12 @@ final class LightKernel implements Kernel {
 
   /** Leaves encoded values in {@code to}; {@code work} is overwritten. */
   private void light(Band in, Band to, int n, Band work) {
+    if (exposureOnly) {
+      expose(in.r, to.r, n, work);
+      expose(in.g, to.g, n, work);
+      expose(in.b, to.b, n, work);
+      return;
+    }
     SrgbLoops.decode(in.r, to.r, n);
     SrgbLoops.decode(in.g, to.g, n);
     SrgbLoops.decode(in.b, to.b, n);
@@ -79,6 +93,14 @@ final class LightKernel implements Kernel {
     SrgbLoops.encode(work.r, to.r, n);
     SrgbLoops.encode(work.g, to.g, n);
     SrgbLoops.encode(work.b, to.b, n);
+  }
+
+  private void expose(float[] in, float[] to, int n, Band work) {
+    java.util.Arrays.fill(work.r, 0, n, root);
+    if (EncodedGain.bright(in, work.r, to, n)) {
+      java.util.Arrays.fill(work.g, 0, n, m[0]);
+      EncodedGain.dark(in, work.g, to, work.b, work.t, n);
+    }
   }
 
   private static void scale(float[] in, float factor, float[] out, int n) {

@@ -73,7 +73,7 @@ final class Flare {
       float fromX, float fromY, float size, int n, int px, int py, float[] dx, float[] r) {
     float scale = perSize / size;
     float dy = (py + 0.5f - fromY) * scale;
-    Columns.ramp(px + 0.5f - fromX, scale, dx, n);
+    Columns.ramp(px, 0.5f - fromX, scale, dx, n);
     float square = dy * dy;
     for (int i = 0; i < n; i++) {
       r[i] = (float) Math.sqrt(dx[i] * dx[i] + square);

@@ -37,7 +37,7 @@ final class GradientWeight {
    */
   void run(float[] w, int n, int x, int y, float[] dx, float[] t) {
     float dy = (y + 0.5f - cy) * perLength;
-    Columns.ramp(x + 0.5f - cx, perLength, dx, n);
+    Columns.ramp(x, 0.5f - cx, perLength, dx, n);
     float straight = 1 - round;
     float across = dy * sin + 0.5f;
     for (int i = 0; i < n; i++) {

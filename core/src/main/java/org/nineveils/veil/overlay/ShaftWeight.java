@@ -43,7 +43,7 @@ final class ShaftWeight {
    */
   void run(float[] w, int n, int x, int y, float[] dx, float[] u) {
     float dy = (y + 0.5f - cy) * perLong;
-    Columns.ramp(x + 0.5f - cx, perLong, dx, n);
+    Columns.ramp(x, 0.5f - cx, perLong, dx, n);
     for (int i = 0; i < n; i++) {
       u[i] = dx[i] * cos + dy * sin;
     }
