@@ -7,6 +7,7 @@ import { say, sayFault } from "../web/say.js";
 import { Brush } from "../stage/brush.js";
 import { hiddenHint } from "../stage/hint.js";
 import { PICKS, stageKeys } from "../stage/keys.js";
+import { pickColour } from "../stage/pick.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { clipped, drawHistogram } from "../readings/histogram.js";
@@ -111,7 +112,7 @@ function open(id) {
       mask: (mask) => take(changed(effect, id, { mask })),
       setting: (key, value, label) => take(setTo(effect, id, key, value), `${label} of ${veilOf(id).name}`),
       start: (values, label) => take(setAll(effect, id, values), `${label} in ${veilOf(id).name}`),
-      pick: () => stage.pickColour(),
+      pick: () => pickColour(stage),
       others: () => effect.veils.filter((v) => v.id !== id),
       copyMask: (from) => copyMask(from, id),
       lift: () => lift(id),

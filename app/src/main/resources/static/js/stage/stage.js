@@ -97,28 +97,6 @@ export class Stage {
     else this.#look({ fit: true });
   }
 
-  /** A colour of the plain photo as #rrggbb, where the pointer is pressed next; null for Escape. */
-  pickColour() {
-    this.root.classList.add("is-picking");
-    return new Promise((resolve) => {
-      const over = new AbortController();
-      const end = (event, colour) => {
-        event.preventDefault();
-        event.stopImmediatePropagation();
-        over.abort();
-        this.root.classList.remove("is-picking");
-        resolve(colour);
-      };
-      const listening = { capture: true, signal: over.signal };
-      document.addEventListener("pointerdown", (event) => {
-        const onPane = event.target.closest(".pane") === this.pane;
-        const rgb = onPane ? this.readAt(event.offsetX, event.offsetY).plain : null;
-        end(event, rgb && `#${rgb.map((v) => v.toString(16).padStart(2, "0")).join("")}`);
-      }, listening);
-      document.addEventListener("keydown", (event) => event.key === "Escape" && end(event, null), listening);
-    });
-  }
-
   /** Point of the photo, in shares of its long side, under a point of the pane. */
   shareAt(x, y) {
     const photo = this.source.photo();

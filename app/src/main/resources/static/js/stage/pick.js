@@ -1,0 +1,27 @@
+// Picks a colour of the plain photo: the next press on the stage, or Escape.
+
+const hex = (rgb) => `#${rgb.map((v) => v.toString(16).padStart(2, "0")).join("")}`;
+
+/**
+ * @param stage the stage
+ * @returns promise of #rrggbb, or of null where the press was elsewhere or Escape came
+ */
+export function pickColour(stage) {
+  stage.root.classList.add("is-picking");
+  return new Promise((resolve) => {
+    const over = new AbortController();
+    const end = (event, rgb) => {
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      over.abort();
+      stage.root.classList.remove("is-picking");
+      resolve(rgb ? hex(rgb) : null);
+    };
+    const listening = { capture: true, signal: over.signal };
+    document.addEventListener("pointerdown", (event) => {
+      const onPane = event.target.closest(".pane") === stage.pane;
+      end(event, onPane ? stage.readAt(event.offsetX, event.offsetY).plain : null);
+    }, listening);
+    document.addEventListener("keydown", (event) => event.key === "Escape" && end(event, null), listening);
+  });
+}
