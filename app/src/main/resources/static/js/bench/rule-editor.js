@@ -80,22 +80,25 @@ export function ruleEditor({ kinds, most, guards }, on) {
   function adder() {
     const box = document.createElement("div");
     box.className = "rule-adder";
-    const words = document.createElement("span");
-    words.textContent = "Add a rule";
-    box.append(words);
+    const own = adderColumn("Add a rule");
     for (const kind of kinds) {
-      box.append(button(kind.label, false, () => on.change(withRule(mask, newRule(kind)), `rule ${kind.label.toLowerCase()}`)));
+      own.append(button(kind.label, false, () => on.change(withRule(mask, newRule(kind)), `rule ${kind.label.toLowerCase()}`)));
     }
-    const off = document.createElement("span");
-    off.textContent = "Keep it off";
-    box.append(off);
+    const off = adderColumn("Keep it off");
     for (const guard of guards) {
-      box.append(button(guard.label, false, () => on.change(withRule(mask, guard.rule), `guard of ${guard.label.toLowerCase()}`)));
+      off.append(button(guard.label, false, () => on.change(withRule(mask, guard.rule), `guard of ${guard.label.toLowerCase()}`)));
     }
+    box.append(own, off);
     return box;
   }
 
   return { element, show };
+}
+
+function adderColumn(title) {
+  const made = document.createElement("div");
+  made.append(Object.assign(document.createElement("span"), { textContent: title }));
+  return made;
 }
 
 function button(text, pressed, run) {

@@ -54,6 +54,10 @@ export function settingsEditor(kind, values, on) {
     column.append(own[0].row ? table(name, own) : group(name, own));
   }
 
+  for (const [made, part] of columns) {
+    const alone = [...columns.values()].filter((p) => p === part).length === 1;
+    made.classList.toggle("is-wide", inParts && alone);
+  }
   side?.look(others.length > 0 ? partOf(others[0].group) : "");
 
   /** Whether the first setting of a part, on which the others hang, is away from its start. */

@@ -107,10 +107,12 @@ class LabRulesTest {
     "portrait-medium-skin-warm-studio, skin, 0.85, 1",
     "portrait-deep-skin-studio, skin, 0.8, 1",
     "newborn-red-blotchy-skin, skin, 0.85, 1",
-    "newborn-yellowish-skin, skin, 0.8, 1",
+    "newborn-yellowish-skin, skin, 0.65, 1",
     "newborn-red-blotchy-skin, blanket, 0, 0.1",
     "portrait-light-skin-studio, clothing, 0, 0.1",
-    "portrait-deep-skin-studio, background, 0, 0.3",
+    "portrait-deep-skin-studio, background, 0, 0.15",
+    "portrait-medium-skin-warm-studio, background, 0, 0.15",
+    "portrait-medium-skin-warm-studio, clothing, 0, 0.15",
     "portrait-backlit-green-grass, grass, 0, 0.02"
   })
   void skinIsFoundWhereSkinIs(String photo, String region, double least, double most) {
