@@ -19,9 +19,9 @@ import org.opencv.imgproc.Imgproc;
 
 /**
  * The timed stacks by OpenCV. Guided filters are those of He and Sun (2015) as in ours: means by
- * {@code resize} with INTER_AREA, Gaussian windows on the coarse grid, read by INTER_LINEAR. The
- * blur is OpenCV's own Gaussian at full size. Paint is turned into masks beforehand, for both
- * sides.
+ * {@code resize} with INTER_AREA, Gaussian windows on the coarse grid, read by INTER_LINEAR; a wide
+ * blur likewise, so that both sides do the same work. Paint is turned into masks beforehand, for
+ * both sides.
  */
 final class OpenCvRecipes extends OpenCvTones {
   private final int longSide;
@@ -75,6 +75,12 @@ final class OpenCvRecipes extends OpenCvTones {
     blur(perMille);
   }
 
+  /** OpenCV's own Gaussian at full size. */
+  void ownGaussianOnly(double perMille) {
+    begin();
+    ownGaussian(perMille / 1000 * longSide);
+  }
+
   /** The finished picture as a JPEG file of the given quality, 0…100. */
   long jpeg(int quality) {
     Mat all = new Mat();
@@ -124,8 +130,29 @@ final class OpenCvRecipes extends OpenCvTones {
     }
   }
 
+  /** As ours: where it is wide, on a grid on which the Gaussian spans two to four cells. */
   private void blur(double perMille) {
     double sigma = perMille / 1000 * longSide;
+    int factor = 1;
+    while (sigma / (factor * 2) >= 2) {
+      factor *= 2;
+    }
+    if (factor == 1) {
+      ownGaussian(sigma);
+      return;
+    }
+    double f2 = (double) factor * factor;
+    double own = Math.sqrt(sigma * sigma - (f2 - 1) / 12 - (f2 - 1) / 6) / factor;
+    Size coarse = new Size(Math.ceil((double) width / factor), Math.ceil((double) height / factor));
+    Mat small = new Mat();
+    for (Mat m : now) {
+      Imgproc.resize(m, small, coarse, 0, 0, Imgproc.INTER_AREA);
+      Imgproc.GaussianBlur(small, small, new Size(0, 0), own, own, Core.BORDER_REPLICATE);
+      Imgproc.resize(small, m, new Size(width, height), 0, 0, Imgproc.INTER_LINEAR);
+    }
+  }
+
+  private void ownGaussian(double sigma) {
     for (Mat m : now) {
       Imgproc.GaussianBlur(m, m, new Size(0, 0), sigma, sigma, Core.BORDER_REPLICATE);
     }
