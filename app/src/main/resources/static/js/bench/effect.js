@@ -30,10 +30,7 @@ export function changed(effect, id, fields) {
 }
 
 /** The effect with one setting of a veil changed. */
-export function setTo(effect, id, key, value) {
-  const veil = effect.veils.find((v) => v.id === id);
-  return changed(effect, id, { settings: { ...veil.settings, [key]: value } });
-}
+export const setTo = (effect, id, key, value) => setAll(effect, id, { [key]: value });
 
 /** The effect with several settings of a veil changed. */
 export function setAll(effect, id, values) {

@@ -1,5 +1,6 @@
 // The mask of a veil: its rules where it has any, its edge, and taking over another veil's mask.
 import { editor } from "../editors/editor.js";
+import { titled } from "../editors/titled.js";
 import { ruleEditor } from "./rule-editor.js";
 
 /**
@@ -11,7 +12,7 @@ export function maskEditor(rules, on) {
   const element = document.createElement("div");
   element.className = "mask-editor";
   const ruleBox = ruleEditor(rules, on);
-  const edgeBox = section("Edge");
+  const edgeBox = titled("Edge");
   const edges = new Map();
   let mask = {};
   for (const setting of rules.edges) {
@@ -26,8 +27,7 @@ export function maskEditor(rules, on) {
   from.dataset.copyMask = "";
   from.setAttribute("aria-label", "Cover where another veil does");
   from.addEventListener("change", () => from.value && on.copy(from.value));
-  const copyBox = section("As another veil");
-  copyBox.append(from);
+  const copyBox = titled("As another veil", from);
   const side = document.createElement("div");
   side.className = "mask-edge";
   side.append(edgeBox, copyBox);
@@ -48,11 +48,4 @@ export function maskEditor(rules, on) {
   }
 
   return { element, show, offer };
-}
-
-function section(title) {
-  const made = document.createElement("section");
-  made.className = "group";
-  made.append(Object.assign(document.createElement("h3"), { textContent: title }));
-  return made;
 }

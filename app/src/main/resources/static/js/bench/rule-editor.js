@@ -3,11 +3,7 @@
 import { editor } from "../editors/editor.js";
 import { newRule, ruleChanged, withRule, withoutRule } from "./rules.js";
 
-const JOINS = [
-  ["and", "and"],
-  ["or", "or"],
-  ["minus", "minus"],
-];
+const JOINS = ["and", "or", "minus"];
 
 /**
  * @param kinds sorts of rule with their descriptors
@@ -72,7 +68,7 @@ export function ruleEditor({ kinds, most, guards }, on) {
   function joinChooser(rule, index) {
     const select = document.createElement("select");
     select.setAttribute("aria-label", "Joined by");
-    for (const [value, text] of JOINS) select.add(new Option(text, value, false, value === rule.join));
+    for (const join of JOINS) select.add(new Option(join, join, false, join === rule.join));
     select.addEventListener("change", () => on.change(ruleChanged(mask, index, { join: select.value }), "joined rule"));
     return select;
   }

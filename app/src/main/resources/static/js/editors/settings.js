@@ -4,6 +4,7 @@ import { editor, standsAlone } from "./editor.js";
 import { layout, matrix } from "./matrix.js";
 import { partOf, parts } from "./parts.js";
 import { startingPoints } from "./starting-points.js";
+import { titled } from "./titled.js";
 
 const ROWS = 6; // settings and headings that fit above one another
 const MANY = 19; // settings from which they are shown part by part
@@ -55,8 +56,8 @@ export function settingsEditor(kind, values, on) {
   }
 
   for (const [made, part] of columns) {
-    const alone = [...columns.values()].filter((p) => p === part).length === 1;
-    made.classList.toggle("is-wide", inParts && alone);
+    const only = [...columns.values()].filter((p) => p === part).length === 1;
+    made.classList.toggle("is-wide", inParts && only);
   }
   side?.look(others.length > 0 ? partOf(others[0].group) : "");
 
@@ -101,13 +102,4 @@ export function settingsEditor(kind, values, on) {
     },
     tones: (histogram) => curve?.tones(histogram),
   };
-}
-
-function titled(name, content) {
-  const made = document.createElement("section");
-  made.className = "group";
-  const heading = document.createElement("h3");
-  heading.textContent = name;
-  made.append(heading, content);
-  return made;
 }

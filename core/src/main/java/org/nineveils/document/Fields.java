@@ -74,6 +74,10 @@ public final class Fields {
     throw wrong(name, "a number");
   }
 
+  public double number(String name, double otherwise) {
+    return has(name) ? number(name) : otherwise;
+  }
+
   public int whole(String name) {
     double value = number(name);
     if (value != Math.rint(value) || Math.abs(value) > 1e9) {

@@ -39,8 +39,8 @@ final class MaskJson {
     f.only("cover", "rules", Mask.GROW.key(), Mask.SOFTEN.key());
     Cover cover = f.build(() -> Cover.ofId(f.text("cover")));
     List<Rule> rules = f.has("rules") ? f.objects("rules", MaskJson::parseRule) : List.of();
-    double grow = f.has(Mask.GROW.key()) ? f.number(Mask.GROW.key()) : 0;
-    double soften = f.has(Mask.SOFTEN.key()) ? f.number(Mask.SOFTEN.key()) : 0;
+    double grow = f.number(Mask.GROW.key(), 0);
+    double soften = f.number(Mask.SOFTEN.key(), 0);
     return f.build(() -> new Mask(cover, rules, grow, soften));
   }
 

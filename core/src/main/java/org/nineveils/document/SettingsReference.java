@@ -62,20 +62,22 @@ public final class SettingsReference {
               plain(n.start()),
               plain(n.step()));
     }
-    String takes = "";
-    if (setting instanceof CurveSetting) {
-      takes =
-          "tone in, tone out | %d … %d points in 0 … 1 | straight line"
-              .formatted(CurveSetting.MIN_POINTS, CurveSetting.MAX_POINTS);
-    } else if (setting instanceof ColoursSetting colours) {
-      takes = "`#rrggbb` | 0 … %d colours | none".formatted(colours.most());
-    } else if (setting instanceof ChoiceSetting choice) {
-      takes = " | %s | %s".formatted(String.join(", ", choice.ids()), choice.start());
+    return "| `%s` | %s | %s | |".formatted(setting.key(), name, takes(setting));
+  }
+
+  /** Unit, range and start of a setting that is no number. */
+  private static String takes(Setting<?> setting) {
+    if (setting instanceof ColoursSetting colours) {
+      return "`#rrggbb` | 0 … %d colours | none".formatted(colours.most());
+    }
+    if (setting instanceof ChoiceSetting choice) {
+      return " | %s | %s".formatted(String.join(", ", choice.ids()), choice.start());
     }
     if (setting instanceof PictureSetting) {
-      takes = "SHA-256 | a picture in the package | none";
+      return "SHA-256 | a picture in the package | none";
     }
-    return "| `%s` | %s | %s | |".formatted(setting.key(), name, takes);
+    return "tone in, tone out | %d … %d points in 0 … 1 | straight line"
+        .formatted(CurveSetting.MIN_POINTS, CurveSetting.MAX_POINTS);
   }
 
   private static String plain(double v) {

@@ -28,10 +28,11 @@ public final class Guided {
    * @param picture the whole picture
    */
   public Guided(double sigma, double edge, Area picture) {
-    this(
-        Level.spanning(sigma, CELLS, picture),
-        Window.gaussian(sigma / Level.spanning(sigma, CELLS, picture).factor()),
-        edge * edge / 4);
+    this(Level.spanning(sigma, CELLS, picture), sigma, edge);
+  }
+
+  private Guided(Level level, double sigma, double edge) {
+    this(level, Window.gaussian(sigma / level.factor()), edge * edge / 4);
   }
 
   /**

@@ -1,11 +1,11 @@
 package org.nineveils.app.desk;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.data.Blobs;
 import org.nineveils.app.data.Journal;
+import org.nineveils.app.data.Recent;
 import org.nineveils.app.fitting.Wardrobe;
 import org.nineveils.app.fitting.WardrobeSource;
 import org.nineveils.app.photos.Photo;
@@ -31,13 +31,7 @@ public class DeskService implements WardrobeSource {
   private final Journal journal;
   private final PhotoService photos;
   private final Thumbnails thumbnails;
-  private final Map<String, Release> open =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Release> eldest) {
-          return size() > KEPT_OPEN;
-        }
-      };
+  private final Map<String, Release> open = new Recent<>(KEPT_OPEN);
 
   DeskService(
       DeskStore store, Blobs blobs, Journal journal, PhotoService photos, Thumbnails thumbnails) {

@@ -1,9 +1,9 @@
 package org.nineveils.app.render;
 
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.data.Blobs;
+import org.nineveils.app.data.Recent;
 import org.nineveils.app.web.NotFound;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureFormat;
@@ -22,13 +22,7 @@ public class PlacedPictures implements Shelf {
   private static final float SMALL_QUALITY = 0.85f;
 
   private final Blobs blobs;
-  private final Map<String, Picture> decoded =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Picture> eldest) {
-          return size() > KEPT;
-        }
-      };
+  private final Map<String, Picture> decoded = new Recent<>(KEPT);
 
   PlacedPictures(Blobs blobs) {
     this.blobs = blobs;

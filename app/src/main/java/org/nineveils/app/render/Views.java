@@ -1,8 +1,8 @@
 package org.nineveils.app.render;
 
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicLong;
+import org.nineveils.app.data.Recent;
 import org.nineveils.stack.Cancel;
 import org.nineveils.stack.LiveView;
 
@@ -31,22 +31,5 @@ final class Views {
   /** What a view remembers of its last picture. */
   synchronized LiveView live(String view) {
     return live.computeIfAbsent(view, v -> new LiveView());
-  }
-
-  /** Forgets what was used longest ago. */
-  private static final class Recent<V> extends LinkedHashMap<String, V> {
-    private static final long serialVersionUID = 1L;
-
-    private final int most;
-
-    Recent(int most) {
-      super(16, 0.75f, true);
-      this.most = most;
-    }
-
-    @Override
-    protected boolean removeEldestEntry(Map.Entry<String, V> eldest) {
-      return size() > most;
-    }
   }
 }

@@ -51,6 +51,21 @@ class MaskIT extends BenchTrial {
     assertThat(bench.colour(0.4, 0.75)).isEqualTo(plain);
   }
 
+  /** With the longest name and a joiner before it, the buttons of a rule stay in its box. */
+  @Test
+  void noRuleReachesIntoTheOneBesideIt() {
+    darkenByRule();
+    adder("By picked colours").click();
+    bench.settle();
+    Object beyond =
+        page.evaluate(
+            """
+            () => [...document.querySelectorAll(".rule-box")].filter(box =>
+              [...box.querySelectorAll("header > *")].some(made =>
+                made.getBoundingClientRect().right > box.getBoundingClientRect().right + 1)).length""");
+    assertThat(beyond).isEqualTo(0);
+  }
+
   @Test
   void aGuardTakesSkinOutOfWhatTheRulesSelect() {
     darkenByRule();

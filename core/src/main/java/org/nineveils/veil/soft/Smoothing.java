@@ -66,14 +66,13 @@ final class Smoothing implements AreaKernel {
     Area wide = texture > 0 ? wanted.around(fine.reach(), fine.grid(), picture) : wanted;
     Plane[] coarse = guided.reduce(Plane.of(in), wide);
     Plane guide = Plane.luma(coarse);
-    Guided.Line[] lines = guided.lines(guide, coarse, wide);
-    Field kept = null;
-    if (texture > 0) {
-      Guided.Line line = guided.lines(guide, new Plane[] {guide}, wide)[0];
-      Plane taken = taken(in, line, wide);
-      kept = fine.blur(fine.reduce(taken, wanted), wanted);
+    if (texture == 0) {
+      return new Smooth(guided.lines(guide, coarse, wide), null);
     }
-    return new Smooth(lines, kept);
+    Plane[] channels = {coarse[0], coarse[1], coarse[2], guide};
+    Guided.Line[] lines = guided.lines(guide, channels, wide);
+    Plane taken = taken(in, lines[3], wide);
+    return new Smooth(lines, fine.blur(fine.reduce(taken, wanted), wanted));
   }
 
   /** What the filter takes from luma. */
