@@ -4,56 +4,58 @@ import { listen } from "../web/keys.js";
 import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
 import { Saver } from "../web/saver.js";
 import { say, sayFault } from "../web/say.js";
-import { Brush } from "../stage/brush.js";
+import { Handles } from "../stage/handles.js";
 import { hiddenHint } from "../stage/hint.js";
-import { PICKS, stageKeys } from "../stage/keys.js";
 import { pickColour } from "../stage/pick.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { clipped, drawHistogram } from "../readings/histogram.js";
-import { changed, described, doubled, dropped, hung, newVeil, placedAt, setAll, setTo } from "./effect.js";
-import { kindChooser } from "./kinds.js";
-import { openVeil } from "./open-veil.js";
 import { showSpot } from "../readings/spot.js";
+import { Trace } from "../readings/trace.js";
+import { changed, described, dialled, doubled, dropped, hung, newVeil, placedAt, setAll, setTo } from "./effect.js";
+import { handlesOf } from "./handles.js";
+import { benchKeys } from "./keys.js";
+import { kindChooser } from "./kinds.js";
+import { looked, wayWords } from "./looking.js";
+import { openVeil } from "./open-veil.js";
+import { Painting } from "./painting.js";
+import { Selection } from "./selection.js";
+import { askToKeep } from "./swatches.js";
+import { Variants } from "./variants.js";
+import { Wall } from "./wall.js";
 
 const root = document.querySelector("[data-bench]");
 const find = (name) => document.querySelector(`[data-${name}]`);
 const state = JSON.parse(root.dataset.state);
 const api = `/api/effects/${state.id}`;
 const kinds = new Map(state.kinds.map((k) => [k.id, k]));
-const photos = new Map(
-  [...root.querySelectorAll("[data-photos] [data-photo]")].map((button) => {
-    const { photo, name, width, height } = button.dataset;
-    return [Number(photo), { id: Number(photo), name, width: Number(width), height: Number(height), button }];
-  }),
-);
+const wall = new Wall(find("photos"), state.photo, { chosen: choosePhoto });
 
 let effect = state.effect;
-let paint = state.paint;
-let photo = photos.get(state.photo) ?? photos.values().next().value;
 let openId = null;
 let panel = null;
-let stroke = null; // being painted, or painted and not stored yet
-let storing = false;
+let way = "all"; // what of the effect is seen
+let peeked = null; // an effect that is looked at and not taken
 let plainTones = null;
 
 const veilOf = (id) => effect.veils.find((v) => v.id === id);
 const newId = () => crypto.randomUUID().slice(0, 8);
 
+const saver = new Saver(state.rev, (rev, next) => send("PUT", api, { rev, ...next }), savedLine((fault) => fault.status === 409));
 const stage = new Stage(
   root.querySelector("[data-stage]"),
   root.querySelector("[data-looks]"),
   {
     address: `${api}/render`,
-    photo: () => photo,
-    body: () => (storing ? null : request()),
-    maskBody: () => (openId && !storing ? { ...request(), mask: openId } : null),
+    photo: () => wall.photo,
+    body: () => (painting?.storing ? null : request()),
+    maskBody: () => (openId && !painting.storing ? { ...request(), effect, mask: openId } : null),
   },
   {
     finished(shot) {
       drawHistogram(find("histogram"), shot.head);
       find("clipped").textContent = clipped(shot.head);
-      if (!stroke) stage.paintUnderHand(null);
+      if (!painting.stroke) stage.paintUnderHand(null);
     },
     plain(shot) {
       plainTones = shot.head;
@@ -62,26 +64,62 @@ const stage = new Stage(
     spot: (point) => showSpot(find("spot"), find("spot-figures"), point && stage.readAt(point.x, point.y)),
   },
 );
+const painting = new Painting(stage, saver, api, state.paint, {
+  veil: () => openId,
+  photo: () => wall.photo,
+  take(answer) {
+    painting.paint = answer.paint;
+    take(answer.effect);
+  },
+  shown() {
+    show();
+    stage.refresh();
+  },
+});
+const handles = new Handles(stage);
+const trace = new Trace(
+  find("trace"),
+  stage,
+  { address: `${api}/trace`, body: () => ({ photo: wall.photo.id, effect }), named: () => "" },
+  { flash: (step) => peek(step && changed(effect, step.veil, { lifted: true }), step && `Without “${step.name}”`) },
+);
 
 function request() {
-  const body = { photo: photo.id, effect };
-  return stroke ? { ...body, stroke, veil: openId } : body;
+  const body = { photo: wall.photo.id, ...(peeked ? { effect: peeked } : looked(effect, openId, way)) };
+  return painting.stroke ? { ...body, stroke: painting.stroke, veil: openId } : body;
 }
 
-const put = (rev, next) => send("PUT", api, { rev, ...next });
-const saver = new Saver(state.rev, put, savedLine((fault) => fault.status === 409));
+/** Shows an effect on the stage without taking it; null for the one that is there. */
+function peek(other, words = "") {
+  if (!other && !peeked) return;
+  peeked = other;
+  hint(words);
+  stage.refresh();
+}
 
 /** Shows an effect and asks for its picture; stores it where a label says what was done. */
 function take(next, label) {
   effect = next;
+  peeked = null;
   if (!veilOf(openId)) openId = panel = null;
   show();
   stage.refresh();
+  trace.changed();
   if (label) saver.save({ effect, label });
 }
 
+const selection = new Selection(find("selection"), {
+  effect: () => effect,
+  take,
+  changed: () => show(),
+});
+
 const rail = new Rail(find("veils"), {
-  pick: (id) => open(openId === id ? null : id),
+  pick(id) {
+    selection.clear();
+    open(openId === id ? null : id);
+  },
+  select: (id, range) => selection.toggle(id, range),
   hem(id, opacity, rests) {
     take(changed(effect, id, { opacity }), rests && `opacity of ${veilOf(id).name}`);
   },
@@ -90,20 +128,26 @@ const rail = new Rail(find("veils"), {
   },
 });
 
-const hang = document.createElement("button");
-hang.className = "hang";
-hang.type = "button";
-hang.textContent = "Hang a veil";
+const hang = Object.assign(document.createElement("button"), { className: "hang", type: "button", textContent: "Hang a veil" });
 find("veils").append(hang);
-const chooser = kindChooser(find("kinds"), hang, state.kinds, (kind) => {
-  const veil = newVeil(kind, effect, newId());
+const withNew = (veil) => hung(effect, { ...newVeil(kinds.get(veil.kind), effect, "new"), ...veil, id: "new" }, openId);
+const chooser = kindChooser(find("kinds"), hang, state.kinds, {
+  address: `${api}/render`,
+  body: (veil) => ({ photo: wall.photo.id, effect: withNew(veil) }),
+  peek: (veil) => peek(veil && withNew(veil), veil && `With ${kinds.get(veil.kind).label} hung`),
+  hang: (kind) => hangNew(newVeil(kind, effect, newId())),
+  hangSwatch: ({ name, veil }) => hangNew({ ...veil, name, id: newId() }),
+});
+
+function hangNew(veil) {
   take(hung(effect, veil, openId), `hang ${veil.name}`);
   open(veil.id);
-});
+}
 
 function open(id) {
   openId = id;
   panel = null;
+  way = "all";
   const veil = id && veilOf(id);
   if (veil) {
     panel = openVeil(veil, kinds.get(veil.kind), state.blends, state.masks, {
@@ -114,18 +158,37 @@ function open(id) {
       start: (values, label) => take(setAll(effect, id, values), `${label} in ${veilOf(id).name}`),
       pick: () => pickColour(stage),
       others: () => effect.veils.filter((v) => v.id !== id),
-      copyMask: (from) => copyMask(from, id),
+      copyMask: (from) => painting.copy(veilOf(from), id, () => undo(false)),
+      blend: (mode) => peek(mode && changed(effect, id, { blend: mode }), mode && state.blends.find((b) => b.id === mode).label),
+      look: see,
+      dials: (dials, what) => take(dialled(effect, id, dials), what),
+      tryDial: (key, value) => peek(key && setTo(effect, id, key, value), key && "As the dial would make it"),
+      note: () => effect.note,
+      keep: () => askToKeep(find("keep-swatch"), veilOf(id)),
+      side: () => panel && showHandles(),
       lift: () => lift(id),
       double: () => take(doubled(effect, id, newId()), `double ${veilOf(id).name}`),
       drop: () => drop(id),
       close: () => open(null),
-      clear: () => clearPaint(id),
+      paint: (how) => (how === "clear" ? painting.clear(id) : painting.all(id, how)),
     });
     if (plainTones) panel.tones(plainTones);
     find("veils").style.setProperty("--open-width", `${panel.width + 46}px`);
   }
   show();
   stage.refresh();
+}
+
+/** What of the effect is seen while a veil is open; the same way again shows all of it. */
+function see(next) {
+  if (!openId) return;
+  way = next === way ? "all" : next;
+  show();
+  stage.refresh();
+}
+
+function showHandles() {
+  handles.show(panel ? handlesOf(veilOf(openId), kinds.get(veilOf(openId).kind), state.masks.kinds, panel.side, (next, what) => take(changed(effect, openId, next), what && `${what} of ${veilOf(openId).name}`)) : []);
 }
 
 function lift(id) {
@@ -142,23 +205,21 @@ function drop(id) {
 
 function show() {
   const items = effect.veils.map((veil) => ({
-    id: veil.id,
-    name: veil.name,
+    ...veil,
     what: described(veil, kinds.get(veil.kind)),
-    kind: veil.kind,
-    opacity: veil.opacity,
-    lifted: veil.lifted,
     woven: veil.mask.cover === "brush-on",
+    selected: selection.has(veil.id),
   }));
   rail.show(items, openId, panel?.element);
   const veil = veilOf(openId);
-  const painted = (paint[openId]?.length ?? 0) > 0;
-  panel?.show(veil, painted);
+  const painted = painting.has(openId);
+  panel?.show(veil, { painted, way, dials: effect.dials.filter((d) => d.veil === openId) });
+  showHandles();
   const masked = veil !== undefined && veil.mask.cover !== "everywhere";
   const brushed = masked && !veil.lifted;
-  if (brush.armed !== brushed) brush.arm(brushed);
+  if (painting.brush.armed !== brushed) painting.brush.arm(brushed);
   stage.maskButton(masked || painted);
-  stage.label(brushed && !painted && veil.mask.cover === "brush-on" ? hiddenHint(veil) : "");
+  hint();
   const n = effect.veils.length;
   const up = effect.veils.filter((v) => v.lifted).length;
   find("rail-count").textContent = n === 0 ? "no veil yet" : `${n} ${n === 1 ? "veil" : "veils"}${up ? ` · ${up} lifted` : ""} · drag a hem to set its opacity`;
@@ -167,99 +228,67 @@ function show() {
   if (document.activeElement !== note) note.value = effect.note;
 }
 
-const brush = new Brush(stage, document.querySelector("[data-brush]"), {
-  progress(next) {
-    stroke = next;
-    if (!storing) stage.refresh();
-  },
-  async done(next) {
-    stroke = next;
-    storing = true;
-    const [veil, on] = [openId, photo]; // another may be open, or shown, when its turn comes
-    const answer = await saver.queue(() => send("POST", `${api}/paint`, { photo: on.id, veil, stroke: next }));
-    if (answer && photo === on) paint = { ...paint, [veil]: [...(paint[veil] ?? []), next] };
-    if (stroke === next) stroke = null;
-    storing = false;
-    show();
-    stage.refresh();
-  },
-});
-
-async function clearPaint(veil) {
-  const address = `${api}/paint?photo=${photo.id}&veil=${encodeURIComponent(veil)}`;
-  if (!(await saver.queue(() => send("DELETE", address)))) return;
-  paint = { ...paint, [veil]: [] };
-  show();
-  stage.refresh();
-}
-
-async function copyMask(from, to) {
-  const name = veilOf(from).name;
-  const body = (rev) => ({ rev, photo: photo.id, from, to });
-  const answer = await saver.queue((rev) => send("POST", `${api}/copy-mask`, body(rev)));
-  if (!answer) return;
-  paint = answer.paint;
-  take(answer.effect);
-  say(`Covers where “${name}” does.`, { action: () => undo(false) });
+/** The words over the picture: what is peeked at, how it is looked at, or what to do first. */
+function hint(words) {
+  const veil = veilOf(openId);
+  const hidden = veil && painting.brush.armed && !painting.has(openId) && veil.mask.cover === "brush-on";
+  stage.label(words || wayWords(way, veil) || (hidden && !peeked ? hiddenHint(veil) : ""));
 }
 
 async function undo(redo) {
-  const answer = await saver.queue(() => send("POST", `${api}/undo?redo=${redo}&photo=${photo.id}`));
+  const answer = await saver.queue(() => send("POST", `${api}/undo?redo=${redo}&photo=${wall.photo.id}`));
   if (!answer) return;
   say(answer.said);
-  paint = answer.paint;
+  painting.paint = answer.paint;
   const veil = openId;
   effect = answer.effect;
   open(effect.veils.some((v) => v.id === veil) ? veil : null);
+  trace.changed();
 }
 
 async function choosePhoto(next) {
-  if (!next || next === photo) return;
-  photo = next;
   plainTones = null;
-  history.replaceState(null, "", `/bench/${state.id}?photo=${photo.id}`);
-  showPhoto();
+  history.replaceState(null, "", `/bench/${state.id}?photo=${next.id}`);
+  wall.showLinks(state.id);
   try {
     const answer = await send("GET", `${api}?photo=${next.id}`);
-    if (photo !== next) return;
-    paint = answer.paint;
+    if (wall.photo !== next) return;
+    painting.paint = answer.paint;
     show();
     stage.refresh();
+    trace.changed();
   } catch (error) {
     sayFault(error);
   }
 }
 
-function neighbour(step) {
-  const all = [...photos.values()];
-  choosePhoto(all[(all.indexOf(photo) + step + all.length) % all.length]);
+if (find("variants")) {
+  const variants = new Variants(find("variants"), api, { effect: () => effect, saved: () => saver.settled(), peek, take });
+  find("variants-open").addEventListener("click", () => variants.open());
 }
-
-function showPhoto() {
-  for (const p of photos.values()) p.button.setAttribute("aria-current", String(p === photo));
-  photo.button.scrollIntoView({ block: "nearest" });
-  find("photo-size").textContent = `${photo.width} × ${photo.height}`;
-  for (const link of document.querySelectorAll("[data-format]")) {
-    link.href = `/bench/${state.id}/result?photo=${photo.id}&format=${link.dataset.format}`;
-  }
-  const fitting = find("fitting");
-  fitting.href = fitting.href.replace(/&photo=\d+|$/, `&photo=${photo.id}`);
-}
-
-for (const p of photos.values()) p.button.addEventListener("click", () => choosePhoto(p));
 listenUndo(undo);
 find("note").addEventListener("change", (event) => take({ ...effect, note: event.target.value }, "note"));
 
-listen([
-  { keys: PICKS, shown: ["1", "9"], says: "pick a veil", run: (e) => effect.veils[e.key - 1] && open(effect.veils[e.key - 1].id) },
-  { keys: ["h"], says: "hang a veil", run: () => chooser.open() },
-  { keys: ["v"], says: "lift or let down the open veil", run: () => lift(openId) },
-  { keys: ["delete"], says: "drop the open veil", run: () => drop(openId) },
-  { keys: ["escape"], says: "close the open veil", run: () => chooser.close() || open(null) },
-  ...stageKeys(stage, brush, { masked: () => openId !== null, neighbour, undo }),
-]);
+listen(
+  benchKeys({
+    stage,
+    painting,
+    selection,
+    chooser,
+    trace,
+    see,
+    undo,
+    pick: (place) => effect.veils[place] && open(effect.veils[place].id),
+    openId: () => openId,
+    lift: () => lift(openId),
+    drop: () => drop(openId),
+    close: () => open(null),
+    neighbour: (step) => wall.neighbour(step),
+    seeAgain: () => way === "without" && see("all"),
+  }),
+);
 
 showUndo(state.undo);
-showPhoto();
+wall.showLinks(state.id);
 show();
 stage.refresh();

@@ -32,14 +32,38 @@ export function changed(effect, id, fields) {
 /** The effect with one setting of a veil changed. */
 export const setTo = (effect, id, key, value) => setAll(effect, id, { [key]: value });
 
-/** The effect with several settings of a veil changed. */
+/** The effect with several settings of a veil changed; a dial's range follows its veil's value. */
 export function setAll(effect, id, values) {
   const veil = effect.veils.find((v) => v.id === id);
-  return changed(effect, id, { settings: { ...veil.settings, ...values } });
+  const next = changed(effect, id, { settings: { ...veil.settings, ...values } });
+  const follows = (d) => d.veil === id && d.key in values;
+  const wide = (d) => ({ ...d, min: Math.min(d.min, values[d.key]), max: Math.max(d.max, values[d.key]) });
+  return { ...next, dials: next.dials.map((d) => (follows(d) ? wide(d) : d)) };
 }
 
-/** The effect without a veil. */
-export const dropped = (effect, id) => ({ ...effect, veils: effect.veils.filter((v) => v.id !== id) });
+/** The effect without some veils and their dials. */
+export const dropped = (effect, ...ids) => ({
+  ...effect,
+  veils: effect.veils.filter((v) => !ids.includes(v.id)),
+  dials: effect.dials.filter((d) => !ids.includes(d.veil)),
+});
+
+/** The effect with other dials on one veil. */
+export const dialled = (effect, id, dials) => ({
+  ...effect,
+  dials: [...effect.dials.filter((d) => d.veil !== id), ...dials],
+});
+
+/** The effect with some veils moved one place together, as far as there is room. */
+export function movedTogether(effect, ids, step) {
+  const veils = [...effect.veils];
+  const places = veils.map((v, i) => (ids.includes(v.id) ? i : -1)).filter((i) => i >= 0);
+  if (step > 0) places.reverse();
+  const edge = step > 0 ? veils.length - 1 : 0;
+  if (places[0] === edge) return effect;
+  for (const i of places) [veils[i], veils[i + step]] = [veils[i + step], veils[i]];
+  return { ...effect, veils };
+}
 
 /** The effect with a veil at another place. */
 export function placedAt(effect, id, index) {

@@ -1,17 +1,36 @@
-// The mask of a veil: its rules where it has any, its edge, and taking over another veil's mask.
+// The mask of a veil: its rules where it has any, its paint on this photo, its edge, and taking over
+// another veil's mask.
 import { editor } from "../editors/editor.js";
 import { titled } from "../editors/titled.js";
 import { ruleEditor } from "./rule-editor.js";
 
+const PAINT = [
+  ["fill", "Fill", "Show all of the veil on this photo"],
+  ["invert", "Invert", "Turn round what is painted on this photo"],
+  ["clear", "Clear", "Take all paint off on this photo"],
+];
+
 /**
  * @param rules { kinds, most, guards, edges: descriptors of what can be done to the edge }
- * @param on { input(mask), change(mask, label), pick(): a colour, others(): veils, copy(from) }
- * @returns { element, show(mask, painted), offer(): other veils anew }
+ * @param on { input(mask), change(mask, label), pick(): a colour, others(): veils, copy(from),
+ *   paint(how): fill, invert or clear }
+ * @returns { element, show(mask, painted), offer(): other veils anew, tones(histogram) }
  */
 export function maskEditor(rules, on) {
   const element = document.createElement("div");
   element.className = "mask-editor";
   const ruleBox = ruleEditor(rules, on);
+  const paint = document.createElement("div");
+  paint.className = "paint-all";
+  const buttons = new Map(
+    PAINT.map(([how, text, title]) => {
+      const made = Object.assign(document.createElement("button"), { type: "button", className: "button small", textContent: text, title });
+      made.dataset.paint = how;
+      made.addEventListener("click", () => on.paint(how));
+      paint.append(made);
+      return [how, made];
+    }),
+  );
   const edgeBox = titled("Edge");
   const edges = new Map();
   let mask = {};
@@ -27,10 +46,9 @@ export function maskEditor(rules, on) {
   from.dataset.copyMask = "";
   from.setAttribute("aria-label", "Cover where another veil does");
   from.addEventListener("change", () => from.value && on.copy(from.value));
-  const copyBox = titled("As another veil", from);
   const side = document.createElement("div");
   side.className = "mask-edge";
-  side.append(edgeBox, copyBox);
+  side.append(titled("Paint on this photo", paint), edgeBox, from);
   element.append(side, ruleBox.element);
 
   function offer() {
@@ -44,8 +62,10 @@ export function maskEditor(rules, on) {
     ruleBox.element.hidden = next.cover !== "by-rule";
     ruleBox.show(next);
     edgeBox.hidden = next.cover === "everywhere" && !painted;
+    buttons.get("clear").disabled = !painted;
+    buttons.get("invert").disabled = next.cover === "by-rule" && !painted;
     for (const [setting, made] of edges) made.set(next[setting.key] ?? setting.start);
   }
 
-  return { element, show, offer };
+  return { element, show, offer, tones: ruleBox.tones };
 }

@@ -1,9 +1,14 @@
-// What an open veil shows beside its cloth: name, blend mode, where it covers, its settings.
+// What an open veil shows beside its cloth: name, blend mode, where it covers, and one side of it at
+// a time: its settings, its mask, or its dials.
 import { settingsEditor } from "../editors/settings.js";
+import { blendChooser } from "./blends.js";
+import { dialsEditor } from "./dials.js";
+import { lookingButtons } from "./looking.js";
 import { maskEditor } from "./mask-editor.js";
 import { coveringBy, ruled } from "./rules.js";
 
-const WIDTHS = { curve: 700, soft: 870, crisp: 720, colour: 740, ink: 770, tint: 880, edge: 800, overlay: 760, light: 830 };
+const WIDTHS = { curve: 760, soft: 870, crisp: 800, colour: 780, ink: 790, tint: 880, edge: 800, overlay: 800, light: 830 };
+const SIDES = ["Settings", "Mask", "Dials"];
 
 function element(name, fields = {}, ...children) {
   const made = Object.assign(document.createElement(name), fields);
@@ -17,6 +22,13 @@ const button = (text, title, run, classes = "button quiet small") => {
   return made;
 };
 
+function either(label, buttons) {
+  const made = element("span", { className: "either" }, ...buttons);
+  made.setAttribute("role", "group");
+  made.setAttribute("aria-label", label);
+  return made;
+}
+
 /**
  * @param veil the veil
  * @param kind its descriptors
@@ -24,8 +36,9 @@ const button = (text, title, run, classes = "button quiet small") => {
  * @param rules { kinds, most, guards, edges }: what masks are made of
  * @param on { change(fields, label), input(key, value), mask(mask), setting(key, value, label),
  *   start(values, label), pick(): a colour, others(): veils, copyMask(from), lift, double, drop,
- *   close, clear }
- * @returns { element, show(veil), tones(histogram) }
+ *   close, paint(how), blend(id | null): peeked at, look(way), dials(dials, label),
+ *   tryDial(key, value), note(), keep(), side(name) }
+ * @returns { element, show(veil, { painted, way, dials }), tones(histogram), side }
  */
 export function openVeil(veil, kind, blends, rules, on) {
   const name = element("input", { className: "title-edit", maxLength: 60, value: veil.name });
@@ -34,26 +47,21 @@ export function openVeil(veil, kind, blends, rules, on) {
     if (name.value.trim() === "") name.value = name.defaultValue;
     else on.change({ name: name.value.trim() }, "name");
   });
-  const blend = element("select", { title: "Blend mode" });
-  blend.setAttribute("aria-label", "Blend mode");
-  blend.append(...blends.map((b) => element("option", { value: b.id, textContent: b.label })));
-  blend.addEventListener("change", () => on.change({ blend: blend.value }, "blend mode"));
+  const blend = blendChooser(blends, { peek: on.blend, choose: (id) => on.change({ blend: id }, "blend mode") });
   const lift = button("Lift", "V", on.lift);
   const header = element(
     "header",
     {},
     name,
     element("span", { className: "kind", textContent: kind.label }),
-    blend,
+    blend.element,
     lift,
     button("Double", "Hang a copy behind it", on.double),
+    button("Keep", "Keep its settings as a swatch", on.keep),
     button("Drop", "Delete", on.drop),
     button("Close", "Esc", on.close),
   );
 
-  const covers = element("span", { className: "either" });
-  covers.setAttribute("role", "group");
-  covers.setAttribute("aria-label", "Where it covers");
   const choices = [
     ["everywhere", "Everywhere"],
     ["brush-on", "Brush on"],
@@ -65,65 +73,77 @@ export function openVeil(veil, kind, blends, rules, on) {
   });
   function choose(cover) {
     if (cover === shown.mask.cover) return;
-    lookAt(cover === "by-rule");
+    if (cover === "by-rule") lookAt("Mask");
     const own = coveringBy(shown.mask, cover);
     on.change({ mask: cover === "by-rule" ? { ...own, ...ruled(rules.kinds[0]) } : own }, "mask");
   }
-  covers.append(...choices);
   const meant = element("input", { className: "meant", maxLength: 40, placeholder: "eyes, skin …" });
   meant.addEventListener("change", () => on.change({ meantFor: meant.value.trim() }, "meant for"));
   const meantFor = element("label", {}, "Meant for", meant);
-  const clear = button("Clear the paint", "Take all paint off, on this photo", on.clear);
-  const cover = element("div", { className: "cover" }, covers, meantFor, clear);
+  const looking = lookingButtons(on.look);
+  const sideButtons = SIDES.map((text) => {
+    const made = button(text, "", () => lookAt(text), "");
+    made.dataset.side = text.toLowerCase();
+    return made;
+  });
+  const cover = element("div", { className: "cover" }, either("Where it covers", choices), meantFor, either("What is edited", sideButtons), looking.element);
 
-  const sides = element("span", { className: "either" });
-  sides.setAttribute("role", "group");
-  sides.setAttribute("aria-label", "What is edited");
-  const [settingsSide, maskSide] = ["Settings", "Mask"].map((text) => button(text, "", () => lookAt(text === "Mask"), ""));
-  maskSide.dataset.side = "mask";
-  sides.append(settingsSide, maskSide);
-  cover.append(sides);
   const maskBox = maskEditor(rules, {
     input: on.mask,
     change: (mask, label) => on.change({ mask }, label),
     pick: on.pick,
     others: on.others,
     copy: on.copyMask,
+    paint: on.paint,
   });
-
   const editor = settingsEditor(kind, veil.settings, { input: on.input, change: on.setting, start: on.start });
-  const settings = element("div", { className: "settings" }, editor.element);
-  const masks = element("div", { className: "settings" }, maskBox.element);
+  const dials = dialsEditor(kind, { change: on.dials, try: on.tryDial, note: on.note });
+  const boxes = [editor, maskBox, dials].map((made) => element("div", { className: "settings" }, made.element));
   let shown = veil;
+  let side = SIDES[0];
 
-  /** Settings of the kind, or the mask: one of the two is in sight. */
-  function lookAt(atMask) {
-    settings.hidden = atMask;
-    masks.hidden = !atMask;
-    settingsSide.setAttribute("aria-pressed", String(!atMask));
-    maskSide.setAttribute("aria-pressed", String(atMask));
-    if (atMask) maskBox.offer();
+  function lookAt(next) {
+    side = next;
+    SIDES.forEach((text, i) => {
+      boxes[i].hidden = text !== next;
+      sideButtons[i].setAttribute("aria-pressed", String(text === next));
+    });
+    if (next === "Mask") maskBox.offer();
+    on.side(next);
   }
-  const panel = element("div", { className: "open" }, header, cover, settings, masks);
-  lookAt(false);
+  const panel = element("div", { className: "open" }, header, cover, ...boxes);
   panel.addEventListener("keydown", (event) => {
     if (event.key === "Escape" && event.target.matches("input, select")) event.target.blur();
   });
 
-  function show(next, painted) {
+  function show(next, { painted, way, dials: own }) {
     shown = next;
     maskBox.show(next.mask, painted);
     if (document.activeElement !== name) name.value = name.defaultValue = next.name;
-    blend.value = next.blend;
+    blend.show(next.blend);
     lift.textContent = next.lifted ? "Let down" : "Lift";
     for (const made of choices) {
       made.setAttribute("aria-pressed", String(made.dataset.cover === next.mask.cover));
     }
     meantFor.hidden = next.mask.cover !== "brush-on";
     if (document.activeElement !== meant) meant.value = next.meantFor;
-    clear.hidden = !painted;
+    looking.show(way, next.mask.cover !== "everywhere" || painted);
     editor.set(next.settings);
+    dials.show(next, own);
   }
 
-  return { element: panel, show, tones: editor.tones, width: WIDTHS[kind.id] ?? 600 };
+  const made = {
+    element: panel,
+    show,
+    tones(histogram) {
+      editor.tones(histogram);
+      maskBox.tones(histogram);
+    },
+    width: WIDTHS[kind.id] ?? 600,
+    get side() {
+      return side;
+    },
+  };
+  lookAt(SIDES[0]);
+  return made;
 }

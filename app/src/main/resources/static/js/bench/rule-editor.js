@@ -1,6 +1,7 @@
 // The rules of a veil's mask, side by side: how each is joined to the ones before it, whether it is
 // turned round, and its settings.
 import { editor } from "../editors/editor.js";
+import { toneRange } from "../editors/tone-range.js";
 import { newRule, ruleChanged, withRule, withoutRule } from "./rules.js";
 
 const JOINS = ["and", "or", "minus"];
@@ -10,7 +11,7 @@ const JOINS = ["and", "or", "minus"];
  * @param most most rules of a mask
  * @param guards [{ label, rule }]: rules that keep a veil off something, ready made
  * @param on { input(mask): while a slider moves, change(mask, label): when it rests, pick }
- * @returns { element, show(mask) }
+ * @returns { element, show(mask), tones(histogram) }
  */
 export function ruleEditor({ kinds, most, guards }, on) {
   const element = document.createElement("div");
@@ -18,6 +19,8 @@ export function ruleEditor({ kinds, most, guards }, on) {
   let mask = null;
   let shape = "";
   let editors = [];
+  let ranges = [];
+  let histogram = null;
 
   function show(next) {
     mask = next;
@@ -26,9 +29,11 @@ export function ruleEditor({ kinds, most, guards }, on) {
     if (now !== shape) {
       shape = now;
       editors = [];
+      ranges = [];
       element.replaceChildren(...rules.map(column), ...(rules.length < most ? [adder()] : []));
     }
     rules.forEach((rule, i) => {
+      ranges[i]?.set(rule.settings);
       for (const [key, made] of editors[i]) made.set(rule.settings[key]);
     });
   }
@@ -51,6 +56,16 @@ export function ruleEditor({ kinds, most, guards }, on) {
     );
     box.append(head);
     editors[index] = new Map();
+    if (rule.kind === "brightness") {
+      const give = (values) => ruleChanged(mask, index, { settings: values });
+      const range = toneRange({
+        input: (values) => on.input(give(values)),
+        change: (values) => on.change(give(values), "range of brightness"),
+      });
+      if (histogram) range.tones(histogram);
+      ranges[index] = range;
+      box.append(range.element);
+    }
     for (const setting of kind.settings) {
       const give = (value) =>
         ruleChanged(mask, index, { settings: { ...mask.rules[index].settings, [setting.key]: value } });
@@ -88,7 +103,14 @@ export function ruleEditor({ kinds, most, guards }, on) {
     return box;
   }
 
-  return { element, show };
+  return {
+    element,
+    show,
+    tones(next) {
+      histogram = next;
+      for (const range of ranges) range?.tones(next);
+    },
+  };
 }
 
 function adderColumn(title) {

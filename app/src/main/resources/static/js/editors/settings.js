@@ -59,7 +59,8 @@ export function settingsEditor(kind, values, on) {
     const only = [...columns.values()].filter((p) => p === part).length === 1;
     made.classList.toggle("is-wide", inParts && only);
   }
-  side?.look(others.length > 0 ? partOf(others[0].group) : "");
+  const partNames = [...new Set(others.map((s) => partOf(s.group)))];
+  side?.look(partNames.find((name) => acts(name, values)) ?? partNames[0] ?? "");
 
   /** Whether the first setting of a part, on which the others hang, is away from its start. */
   function acts(name, next) {

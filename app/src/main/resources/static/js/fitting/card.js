@@ -1,6 +1,6 @@
-// The card of a worn effect: its note, its opacity, and its veils.
+// The card of a worn effect: its note, its opacity and dials, and its veils.
 import { slider } from "../editors/slider.js";
-import { veilState } from "./wearing.js";
+import { dialValue, veilState } from "./wearing.js";
 
 const share = (label, start) => ({ key: "opacity", label, unit: "%", min: 0, max: 100, step: 1, start });
 
@@ -10,11 +10,11 @@ export class Card {
 
   /**
    * @param find gives the element of a name within the card
-   * @param on { opacity(share, rests), veil(veil, fields, rests), brush(veil) }
+   * @param kinds descriptors by id of kind
+   * @param on { opacity(share, rests), veil(veil, fields, rests), dial(dial, value, rests), brush(veil) }
    */
-  constructor(find, on) {
-    this.find = find;
-    this.on = on;
+  constructor(find, kinds, on) {
+    Object.assign(this, { find, kinds, on });
   }
 
   /** Shows a worn effect, or nothing; sliders under the hand stay where they are. */
@@ -22,38 +22,47 @@ export class Card {
     this.find("card").hidden = !piece;
     this.find("card-empty").hidden = Boolean(piece);
     if (!piece) return;
-    const { opacity } = fitting.worn.find((w) => w.effect === piece.key);
+    const worn = fitting.worn.find((w) => w.effect === piece.key);
     const states = piece.effect.veils.map((veil) => veilState(fitting, piece.key, veil));
-    const shape = JSON.stringify([piece.key, brushed?.id, states.map((s) => s.lifted)]);
-    if (shape !== this.#shown) this.#build(piece, states, brushed);
+    const shape = JSON.stringify([piece.key, brushed?.id, worn.byBrush, states.map((s) => s.lifted)]);
+    if (shape !== this.#shown) this.#build(piece, states, brushed, worn.byBrush);
     this.#shown = shape;
-    this.#sliders.get("effect").set(opacity * 100);
+    this.#sliders.get("effect").set(worn.opacity * 100);
     piece.effect.veils.forEach((veil, i) => this.#sliders.get(veil.id).set(states[i].opacity * 100));
+    for (const dial of piece.effect.dials) this.#sliders.get(`${dial.veil} ${dial.key}`).set(dialValue(fitting, piece, dial));
   }
 
-  #build(piece, states, brushed) {
+  #build(piece, states, brushed, byBrush) {
     this.find("card-name").textContent = piece.name;
     const note = this.find("card-note");
     note.hidden = piece.effect.note === "";
     note.textContent = piece.effect.note;
-    const whole = this.#slider("effect", share("Opacity", 100), this.on.opacity);
-    this.find("card-opacity").replaceChildren(whole.element);
-    const lines = piece.effect.veils.map((veil, i) => this.#line(veil, states[i], brushed));
+    const whole = this.#slider("effect", share("Opacity", 100), (v, rests) => this.on.opacity(v / 100, rests));
+    const dials = piece.effect.dials.map((dial) => this.#dial(piece, dial));
+    this.find("card-opacity").replaceChildren(whole.element, ...dials.map((d) => d.element));
+    const lines = piece.effect.veils.map((veil, i) => this.#line(veil, states[i], brushed, byBrush));
     this.find("card-veils").replaceChildren(...lines);
+  }
+
+  #dial(piece, dial) {
+    const veil = piece.effect.veils.find((v) => v.id === dial.veil);
+    const setting = this.kinds.get(veil.kind).settings.find((s) => s.key === dial.key);
+    const own = { ...setting, label: dial.label, min: dial.min, max: dial.max, start: veil.settings[dial.key] };
+    return this.#slider(`${dial.veil} ${dial.key}`, own, (v, rests) => this.on.dial(dial, v, rests));
   }
 
   #slider(key, setting, give) {
     const made = slider(setting, setting.start, {
-      input: (v) => give(v / 100, false),
-      change: (v) => give(v / 100, true),
+      input: (v) => give(v, false),
+      change: (v) => give(v, true),
     });
     this.#sliders.set(key, made);
     return made;
   }
 
-  #line(veil, { lifted }, brushed) {
-    const brushOn = veil.mask.cover === "brush-on";
-    const masked = veil.mask.cover !== "everywhere";
+  #line(veil, { lifted }, brushed, byBrush) {
+    const brushOn = veil.mask.cover === "brush-on" || byBrush;
+    const masked = veil.mask.cover !== "everywhere" && !byBrush;
     const row = document.createElement("div");
     row.className = "veil-line";
     row.dataset.kind = veil.kind;
@@ -61,14 +70,15 @@ export class Card {
     row.classList.toggle("is-woven", brushOn);
     row.classList.toggle("is-lifted", lifted);
     const name = document.createElement("span");
-    name.textContent = veil.name + (veil.mask.cover === "by-rule" ? " · by rule" : brushOn ? ` · brush on ${veil.meantFor}`.trimEnd() : "");
+    const how = byBrush ? "" : veil.mask.cover === "by-rule" ? " · by rule" : brushOn ? ` · brush on ${veil.meantFor}`.trimEnd() : "";
+    name.textContent = veil.name + how;
     const buttons = document.createElement("span");
     if (masked && !lifted && veil.id !== brushed?.id) {
       buttons.append(button("Brush", () => this.on.brush(veil)));
     }
     buttons.append(button(lifted ? "Let down" : "Lift", () => this.on.veil(veil, { lifted: !lifted }, true)));
     const setting = share(`Opacity of ${veil.name}`, Math.round(veil.opacity * 100));
-    const own = this.#slider(veil.id, setting, (v, rests) => this.on.veil(veil, { opacity: v }, rests));
+    const own = this.#slider(veil.id, setting, (v, rests) => this.on.veil(veil, { opacity: v / 100 }, rests));
     row.append(document.createElement("i"), name, buttons, own.element);
     return row;
   }

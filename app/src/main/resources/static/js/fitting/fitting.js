@@ -3,34 +3,42 @@ import { send } from "../web/http.js";
 import { listen } from "../web/keys.js";
 import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
 import { Saver } from "../web/saver.js";
-import { say, sayFault } from "../web/say.js";
+import { say } from "../web/say.js";
 import { Brush } from "../stage/brush.js";
 import { hiddenHint } from "../stage/hint.js";
 import { PICKS, stageKeys } from "../stage/keys.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
+import { Trace } from "../readings/trace.js";
+import { askOpposites } from "./ask.js";
+import { batch } from "./batch.js";
 import { Card } from "./card.js";
-import { brushedVeil, changed, paintable, painted, veilChanged } from "./wearing.js";
+import { keeping } from "./keep.js";
+import { Offers } from "./offers.js";
+import { Pins } from "./pins.js";
+import { brushedVeil, changed, dialled, paintable, painted, veilChanged, wholeOf } from "./wearing.js";
 
-const TRY_AFTER_MS = 90;
 const root = document.querySelector("main[data-fitting]");
 const find = (name) => document.querySelector(`[data-${name}]`);
 const state = JSON.parse(root.dataset.state);
 const base = root.dataset.base;
 const api = `/api/fittings/${state.id}`;
 const pieces = new Map(state.pieces.map((p) => [p.key, p]));
-const offers = new Map([...document.querySelectorAll("[data-piece]")].map((b) => [b.dataset.piece, b]));
+const kinds = new Map(state.kinds.map((k) => [k.id, k]));
 const photoButtons = [...root.querySelectorAll("[data-photos] [data-photo]")];
 const shownPhoto = photoButtons.find((b) => Number(b.dataset.photo) === state.photo);
 const photo = { id: state.photo, width: Number(shownPhoto.dataset.width), height: Number(shownPhoto.dataset.height) };
 
 let fitting = state.fitting;
 let openKey = fitting.worn.at(-1)?.effect ?? null;
-let brushed = null; // veil under the brush
+let brushed = null; // veil under the brush, or a whole effect that is worn by brush
 let trying = null; // key of an effect that is looked at
+let peeked = null; // a fitting that is looked at: { fitting, words }
 let stroke = null;
 let storing = false;
+let pins = null;
 
+const saver = new Saver(state.rev, (rev, next) => send("PUT", api, { rev, ...next }), savedLine(() => true));
 const stage = new Stage(
   root.querySelector("[data-stage]"),
   root.querySelector("[data-looks]"),
@@ -38,48 +46,103 @@ const stage = new Stage(
     address: `${api}/render`,
     photo: () => photo,
     body: () => (storing ? null : request()),
-    maskBody: () => (brushed && !storing ? { ...request(), mask: brushed.id, maskOn: openKey } : null),
+    maskBody: () => (brushed && !storing ? { ...request(), fitting, mask: veilForMask().id, maskOn: openKey } : null),
+    pins: () => pins?.compared(storing ? null : request()) ?? [],
   },
   { finished: () => !stroke && stage.paintUnderHand(null) },
 );
+pins = new Pins(find("pins"), api, state.pins, {
+  saver,
+  address: `${api}/render`,
+  peek,
+  back: (answer, name) => {
+    takeStored(answer);
+    say(`The photo wears “${name}” again.`, { action: () => undo(false) });
+  },
+  changed: () => stage.pinsChanged(),
+});
+const trace = new Trace(
+  find("trace"),
+  stage,
+  {
+    address: `${api}/trace`,
+    body: () => ({ fitting }),
+    named: ({ bundle }) => wornPieces()[bundle]?.name ?? "",
+  },
+  { flash: (step) => peek(step && without(step), step && `Without “${step.name}”`) },
+);
+
+/** Pieces of what is worn, in order, as the rendered stack has them. */
+const wornPieces = () => fitting.worn.map((w) => pieces.get(w.effect)).filter(Boolean);
+
+function without(step) {
+  const piece = wornPieces()[step.bundle];
+  return veilChanged(fitting, piece.key, piece.effect.veils.find((v) => v.id === step.veil), { lifted: true });
+}
+
+/** Shows another fitting on the stage without taking it; null for the one that is there. */
+function peek(other, words = "") {
+  if (!other && !peeked) return;
+  peeked = other && { fitting: other, words };
+  hint();
+  stage.refresh();
+}
+
+const veilForMask = () => (brushed.id === "*" ? pieces.get(openKey).effect.veils[0] : brushed);
 
 function request() {
   if (trying) return { try: trying };
+  if (peeked) return { fitting: peeked.fitting };
   return stroke ? { fitting, stroke, veil: brushed.id, strokeOn: openKey } : { fitting };
 }
-
-const put = (rev, next) => send("PUT", api, { rev, ...next });
-const saver = new Saver(state.rev, put, savedLine(() => true));
 
 function take(next, label) {
   fitting = next;
   show();
   stage.refresh();
+  trace.changed();
   if (label) saver.save({ fitting, label });
+}
+
+function takeStored(answer) {
+  trying = peeked = null;
+  fitting = answer.fitting;
+  show();
+  stage.refresh();
+  trace.changed();
 }
 
 /** Asks the application to change the fitting by its rules, and takes what it gives. */
 async function ask(method, path, body) {
   const answer = await saver.queue(() => send(method, `${api}/${path}`, body));
   if (!answer) return;
-  trying = null;
-  fitting = answer.fitting;
-  if (answer.said) say(answer.said, { action: () => ask("POST", "undo?redo=false") });
-  show();
-  stage.refresh();
+  if (answer.ask) {
+    const chosen = await askOpposites(find("opposites"), answer.ask);
+    return chosen ? ask(method, path, { ...body, answer: chosen }) : takeStored(answer);
+  }
+  takeStored(answer);
+  if (answer.pins) pins.take(answer.pins);
+  if (answer.said) say(answer.said, { action: () => undo(false) });
 }
 
+const undo = (redo) => ask("POST", `undo?redo=${redo}`);
 const isWorn = (key) => fitting.worn.some((w) => w.effect === key);
 
-async function toggle(key) {
-  if (isWorn(key)) {
-    if (openKey !== key) return open(key);
-    return ask("POST", "take-off", { effect: key });
-  }
-  openKey = key;
-  brushed = null;
-  return ask("POST", "wear", { effect: key });
-}
+const offers = new Offers(root.querySelector(".offers"), {
+  isWorn,
+  try: tryOn,
+  async toggle(key) {
+    trying = null;
+    if (isWorn(key)) {
+      if (openKey !== key) return open(key);
+      return ask("POST", "take-off", { effect: key });
+    }
+    openKey = key;
+    brushed = null;
+    return ask("POST", "wear", { effect: key });
+  },
+  wearAll: (section, lifted) => ask("POST", "wear-all", { section, lifted }),
+});
 
 function open(key) {
   openKey = key;
@@ -95,13 +158,16 @@ const rail = new Rail(find("veils"), {
   },
 });
 
-const card = new Card(find, {
+const card = new Card(find, kinds, {
   opacity(opacity, rests) {
     take(changed(fitting, openKey, { opacity }), rests && `opacity of ${pieces.get(openKey).name}`);
   },
   veil(veil, fields, rests) {
     const what = "lifted" in fields ? (fields.lifted ? "lift" : "let down") : "opacity of";
     take(veilChanged(fitting, openKey, veil, fields), rests && `${what} ${veil.name}`);
+  },
+  dial(dial, value, rests) {
+    take(dialled(fitting, pieces.get(openKey), dial, value), rests && `dial “${dial.label}”`);
   },
   brush(veil) {
     brushed = veil;
@@ -112,34 +178,45 @@ const card = new Card(find, {
 function show() {
   if (!isWorn(openKey)) openKey = fitting.worn.at(-1)?.effect ?? null;
   const piece = pieces.get(openKey);
+  const worn = fitting.worn.find((w) => w.effect === openKey);
   const veil = piece?.effect.veils.find((v) => v.id === brushed?.id);
   const kept = veil && paintable(fitting, openKey, veil);
-  brushed = kept ? veil : brushedVeil(fitting, openKey, piece?.effect);
+  if (piece && worn.byBrush) brushed = wholeOf(piece);
+  else brushed = kept ? veil : brushedVeil(fitting, openKey, piece?.effect);
   const items = fitting.worn.filter((w) => pieces.has(w.effect)).map((w) => item(w, pieces.get(w.effect)));
   rail.show(items, openKey);
-  for (const [key, button] of offers) button.setAttribute("aria-pressed", String(isWorn(key)));
+  offers.show();
   const n = items.length;
   find("rail-count").textContent = n === 0 ? "The photo wears nothing yet" : `${n} ${n === 1 ? "effect" : "effects"} on`;
+  for (const name of ["keep-open", "batch-open"]) if (find(name)) find(name).disabled = n === 0;
   card.show(piece, fitting, brushed);
   const armed = brushed !== null;
   if (brush.armed !== armed) brush.arm(armed);
   stage.maskButton(armed);
-  const strokes = armed ? (fitting.worn.find((w) => w.effect === openKey).paint[brushed.id] ?? []) : [];
-  find("paint-buttons").hidden = strokes.length === 0;
+  find("paint-buttons").hidden = strokes().length === 0;
   find("save-paint").href = `${base}${state.id}/paint?effect=${encodeURIComponent(openKey)}`;
-  stage.label(trying ? pieces.get(trying).name : armed && strokes.length === 0 && brushed.mask.cover === "brush-on" ? hiddenHint(brushed) : "");
+  hint();
+}
+
+const strokes = () => (brushed ? (fitting.worn.find((w) => w.effect === openKey)?.paint[brushed.id] ?? []) : []);
+
+/** The words over the picture. */
+function hint() {
+  const waits = brushed && strokes().length === 0 && brushed.mask.cover === "brush-on";
+  stage.label(trying ? pieces.get(trying).name : peeked ? peeked.words : waits ? hiddenHint(brushed) : "");
 }
 
 function item(worn, piece) {
   const veils = piece.effect.veils;
+  const how = worn.lifted ? " · lifted" : worn.byBrush ? " · by brush" : "";
   return {
     id: worn.effect,
     name: piece.name,
-    what: `section ${piece.section % 100} · ${veils.length} ${veils.length === 1 ? "veil" : "veils"}`,
+    what: `section ${piece.section % 100} · ${veils.length} ${veils.length === 1 ? "veil" : "veils"}${how}`,
     kind: veils[0]?.kind ?? "",
     opacity: worn.opacity,
     lifted: worn.lifted,
-    woven: veils.some((v) => v.mask.cover === "brush-on"),
+    woven: worn.byBrush || veils.some((v) => v.mask.cover === "brush-on"),
     layers: veils.length,
   };
 }
@@ -160,35 +237,15 @@ const brush = new Brush(stage, document.querySelector("[data-brush]"), {
     storing = false;
     show();
     stage.refresh();
+    trace.changed();
   },
 });
 
 function tryOn(key) {
+  if (key === trying) return;
   trying = key;
-  stage.label(key ? pieces.get(key).name : "");
-  if (!key) show();
+  hint();
   stage.refresh();
-}
-
-let pointing;
-for (const [key, button] of offers) {
-  const begin = () => {
-    clearTimeout(pointing);
-    if (!isWorn(key)) pointing = setTimeout(() => tryOn(key), TRY_AFTER_MS);
-  };
-  const end = () => {
-    clearTimeout(pointing);
-    if (trying) tryOn(null);
-  };
-  button.addEventListener("pointerenter", begin);
-  button.addEventListener("pointerleave", end);
-  button.addEventListener("focus", () => button.matches(":focus-visible") && begin());
-  button.addEventListener("blur", end);
-  button.addEventListener("click", () => {
-    clearTimeout(pointing);
-    trying = null;
-    toggle(key).catch(sayFault);
-  });
 }
 
 function goTo(button) {
@@ -203,13 +260,17 @@ function neighbour(step) {
 for (const button of photoButtons) button.addEventListener("click", () => goTo(button));
 find("take-off").addEventListener("click", () => ask("POST", "take-off", { effect: openKey }));
 find("clear-paint").addEventListener("click", () => ask("POST", "clear-paint", { effect: openKey, veil: brushed.id }));
-const undo = (redo) => ask("POST", `undo?redo=${redo}`);
+find("keep-open")?.addEventListener("click", keeping(find("keep"), api, { fitting: () => fitting, pieces, settled: () => saver.settled() }));
+find("batch-open").addEventListener("click", batch(find("batch"), api, () => saver.settled()));
 listenUndo(undo);
 
 listen([
   { keys: PICKS, shown: ["1", "9"], says: "pick an effect on the rail", run: (e) => fitting.worn[e.key - 1] && open(fitting.worn[e.key - 1].effect) },
   { keys: ["v"], says: "lift or let down the effect", run: liftOpen },
   { keys: ["delete"], says: "take the effect off", run: () => openKey && ask("POST", "take-off", { effect: openKey }) },
+  { keys: ["k"], says: "pin what is worn now", run: () => pins.add() },
+  { keys: ["t"], says: "trace a spot", run: () => trace.pick() },
+  { keys: ["/"], says: "find an effect", run: () => find("find").focus() },
   ...stageKeys(stage, brush, { masked: () => brushed !== null, neighbour, undo }),
 ]);
 
@@ -218,6 +279,7 @@ function liftOpen() {
   if (worn) take(changed(fitting, openKey, { lifted: !worn.lifted }), `${worn.lifted ? "let down" : "lift"} ${pieces.get(openKey).name}`);
 }
 
+stage.pinsChanged();
 showUndo(state.undo);
 show();
 stage.refresh();

@@ -1,5 +1,8 @@
 // Fittings as plain data: every function gives a new fitting and leaves the old one as it was.
 
+/** Key of the paint that a whole effect shares where it is worn by brush. */
+export const WHOLE = "*";
+
 const wornOf = (fitting, key) => fitting.worn.find((w) => w.effect === key);
 
 /** The fitting with some fields of a worn effect changed. */
@@ -7,9 +10,9 @@ export function changed(fitting, key, fields) {
   return { worn: fitting.worn.map((w) => (w.effect === key ? { ...w, ...fields } : w)) };
 }
 
-/** Opacity and state of a veil as this fitting has it. */
+/** Opacity, state and dials of a veil as this fitting has it. */
 export function veilState(fitting, key, veil) {
-  return wornOf(fitting, key)?.veils[veil.id] ?? { opacity: veil.opacity, lifted: veil.lifted };
+  return wornOf(fitting, key)?.veils[veil.id] ?? { opacity: veil.opacity, lifted: veil.lifted, dials: {} };
 }
 
 /** The fitting with a veil of a worn effect changed. */
@@ -17,6 +20,20 @@ export function veilChanged(fitting, key, veil, fields) {
   const veils = { ...wornOf(fitting, key).veils };
   veils[veil.id] = { ...veilState(fitting, key, veil), ...fields };
   return changed(fitting, key, { veils });
+}
+
+/** Where a dial stands. */
+export function dialValue(fitting, piece, dial) {
+  const veil = piece.effect.veils.find((v) => v.id === dial.veil);
+  const turned = veilState(fitting, piece.key, veil).dials[dial.key] ?? veil.settings[dial.key];
+  return Math.min(dial.max, Math.max(dial.min, turned));
+}
+
+/** The fitting with a dial turned. */
+export function dialled(fitting, piece, dial, value) {
+  const veil = piece.effect.veils.find((v) => v.id === dial.veil);
+  const { dials } = veilState(fitting, piece.key, veil);
+  return veilChanged(fitting, piece.key, veil, { dials: { ...dials, [dial.key]: value } });
 }
 
 /** The fitting with one more stroke. */
@@ -35,3 +52,6 @@ export function brushedVeil(fitting, key, effect) {
   const waits = (veil) => veil.mask.cover === "brush-on" && paintable(fitting, key, veil);
   return effect?.veils.find(waits) ?? null;
 }
+
+/** What the brush paints where an effect is worn by brush: the effect as a whole. */
+export const wholeOf = (piece) => ({ id: WHOLE, name: piece.name, meantFor: "", mask: { cover: "brush-on" } });

@@ -11,8 +11,8 @@ const DRAG_FROM = 7;
 const HOLD = 44; // width of the cloth that stays in sight beside an open veil
 
 /**
- * An item is { id, name, what, kind, opacity, lifted, woven, layers }: what stands under the name,
- * layers how many cloths are seen behind one another.
+ * An item is { id, name, what, kind, opacity, lifted, woven, layers, selected }: what stands under
+ * the name, layers how many cloths are seen behind one another.
  */
 export class Rail {
   #items = [];
@@ -20,7 +20,7 @@ export class Rail {
   #open = null;
   #dragging = null;
 
-  /** @param on { pick(id), hem(id, opacity, rests), move?(id, index) } */
+  /** @param on { pick(id), hem(id, opacity, rests), move?(id, index), select?(id, range) } */
   constructor(root, on) {
     this.root = root;
     this.on = on;
@@ -56,6 +56,7 @@ export class Rail {
     element.dataset.kind = item.kind;
     element.classList.toggle("is-woven", item.woven);
     element.classList.toggle("is-lifted", item.lifted);
+    element.classList.toggle("is-selected", Boolean(item.selected));
     const open = item.id === this.#open;
     element.classList.toggle("is-open", open);
     const pick = element.querySelector(".pick");
@@ -98,9 +99,10 @@ export class Rail {
     share.className = "share";
     hem.append(share);
     element.append(svg, pick, hem);
-    pick.addEventListener("click", () => {
+    pick.addEventListener("click", (event) => {
       if (this.#dragging?.moved) return;
-      this.on.pick(id);
+      if (this.on.select && (event.ctrlKey || event.metaKey || event.shiftKey)) this.on.select(id, event.shiftKey);
+      else this.on.pick(id);
     });
     pick.addEventListener("keydown", (event) => this.#pickKey(event, id));
     this.#listenHem(hem, id);
@@ -152,6 +154,11 @@ export class Rail {
   }
 
   #pickKey(event, id) {
+    if (event.key === " " && event.ctrlKey && this.on.select) {
+      event.preventDefault();
+      this.on.select(id, false);
+      return;
+    }
     const index = this.#items.findIndex((item) => item.id === id);
     const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     if (!step) return;

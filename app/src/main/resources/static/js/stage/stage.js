@@ -1,51 +1,58 @@
 // The stage: a photo, plain and finished, on neutral grey. Looks, zoom and position stay when the
-// photo or the effect changes.
+// photo, the effect or the page changes.
 import { fetchBytes } from "../web/http.js";
 import { sayFault } from "../web/say.js";
+import { keepLook, keptLook } from "./kept-look.js";
+import { lookButtons } from "./look-buttons.js";
 import { Loader } from "./loader.js";
+import { fresh, Pane } from "./pane.js";
+import { PinPanes } from "./pin-panes.js";
 import { Shot } from "./shot.js";
-import { panned, placed, scaleOf, toPhoto, wanted, zoomed } from "./view.js";
+import { panned, placed, scaleOf, toPhoto, zoomed } from "./view.js";
 import { hatch, hatchStroke } from "./weave.js";
+import { Wiper } from "./wiper.js";
 
 const WHEEL_STEP = 1.15;
 const RESIZE_SETTLES_MS = 80;
 
 export class Stage {
-  #view = { fit: true };
-  #finished = null;
-  #plain = null;
+  #mode = "one"; // side, wiper, pins
   #plainKey = "";
   #mask = null;
   #holding = false;
-  #side = false;
   #showMask = false;
   #stroke = null;
+  #overlays = [];
 
   /**
    * @param root element of the stage
    * @param looks element with the buttons for looking
    * @param source { address, photo(): { id, width, height }, body(): what to render, or null to
-   *   wait, maskBody(): what to hatch, or null }
+   *   wait, maskBody(): what to hatch, or null, pins?(): what to compare }
    * @param on { finished(shot), plain(shot), spot(point | null) }
    */
   constructor(root, looks, source, on = {}) {
     this.root = root;
-    this.looks = looks;
+    this.buttons = lookButtons(looks, this);
     this.source = source;
     this.on = on;
-    this.pane = root.querySelector(".pane-finished");
-    this.plainPane = root.querySelector(".pane-plain");
+    this.finished = new Pane(root.querySelector(".pane-finished"));
+    this.plain = new Pane(root.querySelector(".pane-plain"));
+    this.pane = this.finished.element;
     this.tag = root.querySelector("[data-tag]");
     this.name = crypto.randomUUID();
-    const told = ({ busy, fault }) => {
-      const loaders = [this.loader, this.plainLoader, this.maskLoader];
-      if (busy !== undefined) root.classList.toggle("is-busy", loaders.some((l) => l.busy));
-      if (fault) sayFault(fault);
-    };
-    this.loader = new Loader(() => this.#load(), (shot) => this.#show(shot), told);
+    const told = this.told;
+    this.loader = new Loader(() => this.fetchFor(this.finished, this.source.body(), ""), (shot) => this.#show(shot), told);
     this.plainLoader = new Loader(() => this.#loadPlain(), (shot) => this.#showPlain(shot), told);
-    this.maskLoader = new Loader(() => this.#loadMask(), (shot) => this.#showMasked(shot), told);
+    this.maskLoader = new Loader(() => this.#fetch(this.finished, this.source.maskBody(), "mask"), (shot) => this.#drawWeave((this.#mask = shot)), told);
+    this.loaders = [this.loader, this.plainLoader, this.maskLoader];
+    this.pins = new PinPanes(this, root.querySelector(".panes-pins"), source.pins ?? (() => []));
+    this.wiper = new Wiper(this.pane, () => this.view && this.#drawAll());
+    const kept = keptLook();
+    this.view = kept.view;
     this.#listen();
+    this.#setMode(kept.mode === "pins" && !source.pins ? "one" : kept.mode);
+    this.#setView(kept.view);
   }
 
   /** Asks for what the source gives now. */
@@ -53,13 +60,18 @@ export class Stage {
     this.loader.ask();
     if (this.#plainKey !== this.#wantedKey()) this.plainLoader.ask();
     if (this.#showMask) this.maskLoader.ask();
+    if (this.#mode === "pins") this.pins.refresh();
   }
 
   /** A hint over the picture; empty for none. */
   label(text) {
+    if (this.tag.dataset.own === text) return;
     this.tag.dataset.own = text;
     this.#drawAll();
   }
+
+  /** Draws something over the picture whenever it is drawn. */
+  overlay = (draw) => this.#overlays.push(draw);
 
   /** The way of a stroke that is being painted; null when it has arrived in the picture. */
   paintUnderHand(points, diameterShare) {
@@ -68,7 +80,7 @@ export class Stage {
   }
 
   maskButton(shown) {
-    this.#button("mask").hidden = !shown;
+    this.buttons.show("mask", shown);
     if (!shown && this.#showMask) this.toggleMask();
   }
 
@@ -78,183 +90,187 @@ export class Stage {
     this.#drawAll();
   }
 
-  toggleSide() {
-    this.#side = !this.#side;
-    this.plainPane.hidden = !this.#side;
-    this.#press("side", this.#side);
+  compare(mode) {
+    this.#setMode(mode);
+    this.refresh();
+  }
+
+  #setMode(mode) {
+    this.#mode = mode;
+    this.plain.element.hidden = mode !== "side";
+    this.pane.hidden = mode === "pins";
+    this.pins.root.hidden = mode !== "pins";
+    this.wiper.show(mode === "wiper");
+    this.buttons.pressOnly(["side", "wiper", "pins"], mode);
+    keepLook({ view: this.view, mode });
+    this.#drawAll();
+  }
+
+  nextCompare() {
+    const modes = ["one", "side", "wiper", ...(this.pins.isEmpty ? [] : ["pins"])];
+    this.compare(modes[(modes.indexOf(this.#mode) + 1) % modes.length]);
+  }
+
+  toggleCompare(mode) {
+    this.compare(this.#mode === mode ? "one" : mode);
+  }
+
+  pinsChanged() {
+    this.buttons.show("pins", !this.pins.isEmpty);
+    if (this.#mode === "pins") this.compare(this.pins.isEmpty ? "one" : "pins");
   }
 
   toggleMask() {
     this.#showMask = !this.#showMask;
-    this.#press("mask", this.#showMask);
+    this.buttons.press("mask", this.#showMask);
     if (this.#showMask) this.maskLoader.ask();
     else this.#drawWeave();
   }
 
   /** Fit, or one photo pixel to one screen pixel at the point last pointed at. */
   toggleFull() {
-    if (this.#view.fit) this.#zoomTo(1 / devicePixelRatio, this.lastPoint);
-    else this.#look({ fit: true });
+    if (this.view.fit) this.full(this.lastPoint);
+    else this.fit();
+  }
+
+  fit = () => this.#look({ fit: true });
+
+  full(point) {
+    this.#zoomTo(this.finished, 1 / devicePixelRatio, point);
   }
 
   /** Point of the photo, in shares of its long side, under a point of the pane. */
   shareAt(x, y) {
     const photo = this.source.photo();
-    const p = toPhoto(this.#view, this.#size(), photo, x, y);
+    const p = toPhoto(this.view, this.finished.size, photo, x, y);
     const long = Math.max(photo.width, photo.height);
     return { x: p.x / long, y: p.y / long };
+  }
+
+  /** Point of the pane, CSS pixels, over a point of the photo in shares of its long side. */
+  pointOf(share) {
+    const at = placed(this.view, this.finished.size, this.source.photo());
+    const long = Math.max(at.width, at.height);
+    return { x: at.x + share.x * long, y: at.y + share.y * long };
   }
 
   /** CSS pixels of a length given as a share of the long side. */
   pixels(share) {
     const photo = this.source.photo();
-    return share * Math.max(photo.width, photo.height) * scaleOf(this.#view, this.#size(), photo);
+    return share * Math.max(photo.width, photo.height) * scaleOf(this.view, this.finished.size, photo);
   }
 
-  get zoomedIn() {
-    return !this.#view.fit;
-  }
-
-  panBy(dx, dy) {
-    this.#look(panned(this.#view, this.#size(), this.source.photo(), dx, dy));
+  panBy(dx, dy, pane = this.finished) {
+    this.#look(panned(this.view, pane.size, this.source.photo(), dx, dy));
   }
 
   readAt(x, y) {
-    const p = toPhoto(this.#view, this.#size(), this.source.photo(), x, y);
-    return { point: p, plain: this.#plain?.at(p.x, p.y), finished: this.#finished?.at(p.x, p.y) };
+    const p = toPhoto(this.view, this.finished.size, this.source.photo(), x, y);
+    return { point: p, plain: this.plain.shot?.at(p.x, p.y), finished: this.finished.shot?.at(p.x, p.y) };
   }
 
-  #size() {
-    return { width: this.pane.clientWidth, height: this.pane.clientHeight };
+  get longSide() {
+    return this.finished.wanted(this.view, this.source.photo()).longSide;
   }
 
-  #zoomTo(scale, point) {
-    const pane = this.#size();
-    const at = point ?? { x: pane.width / 2, y: pane.height / 2 };
-    this.#look(zoomed(this.#view, pane, this.source.photo(), at.x, at.y, scale));
+  #zoomTo(pane, scale, point) {
+    const at = point ?? { x: pane.size.width / 2, y: pane.size.height / 2 };
+    this.#look(zoomed(this.view, pane.size, this.source.photo(), at.x, at.y, scale));
   }
 
   #look(view) {
-    this.#view = view;
-    this.#press("fit", view.fit);
-    this.#press("full", !view.fit && Math.abs(view.scale * devicePixelRatio - 1) < 0.01);
-    this.#drawAll();
+    this.#setView(view);
     this.refresh();
   }
 
-  #press(look, pressed) {
-    this.#button(look).setAttribute("aria-pressed", String(pressed));
-  }
-
-  #button(look) {
-    return this.looks.querySelector(`[data-look=${look}]`);
-  }
-
-  #wanted() {
-    return wanted(this.#view, this.#size(), this.source.photo(), devicePixelRatio);
+  #setView(view) {
+    this.view = view;
+    keepLook({ view, mode: this.#mode });
+    const full = !view.fit && Math.abs(view.scale * devicePixelRatio - 1) < 0.01;
+    this.buttons.pressOnly(["fit", "full"], full ? "full" : view.fit ? "fit" : "");
+    this.#drawAll();
   }
 
   #wantedKey() {
-    return JSON.stringify([this.source.photo().id, this.#wanted()]);
+    return JSON.stringify([this.source.photo().id, this.finished.wanted(this.view, this.source.photo())]);
   }
 
-  async #fetch(body, view, before) {
-    if (!body || this.pane.clientWidth === 0) return null;
+  told = ({ busy, fault }) => {
+    if (busy !== undefined) this.root.classList.toggle("is-busy", this.loaders.some((l) => l.busy));
+    if (fault) sayFault(fault);
+  };
+
+  /** A promise of what a pane is to show: the part that is new, or all of it. */
+  fetchFor(pane, body, view) {
+    return this.#fetch(pane, body, view, pane.shot);
+  }
+
+  async #fetch(pane, body, view, before) {
+    if (!body || pane.isHidden) return null;
     const photo = this.source.photo();
     const have = before?.photo === photo ? before.head.turn : undefined;
-    const bytes = await fetchBytes(this.source.address, { ...body, ...this.#wanted(), view, have });
+    const asked = { ...body, ...pane.wanted(this.view, photo), view: `${this.name}-${view}`, have };
+    const bytes = await fetchBytes(this.source.address, asked);
     return bytes && photo === this.source.photo() ? Shot.of(bytes, photo, before) : null;
-  }
-
-  #load() {
-    return this.#fetch(this.source.body(), this.name, this.#finished);
   }
 
   async #loadPlain() {
     const key = this.#wantedKey();
     const body = this.source.body();
-    const shot = await this.#fetch(body && { ...body, plain: true }, `${this.name}-plain`);
+    const shot = await this.#fetch(this.finished, body && { ...body, plain: true }, "plain");
     if (shot) this.#plainKey = key;
     return shot;
   }
 
-  #loadMask() {
-    return this.#fetch(this.source.maskBody(), `${this.name}-mask`);
-  }
-
   #show(shot) {
-    this.#finished = shot;
+    this.finished.shot = shot;
     this.#drawAll();
     this.root.dataset.shown = String(Number(this.root.dataset.shown ?? 0) + 1);
     this.on.finished?.(shot);
   }
 
   #showPlain(shot) {
-    this.#plain = shot;
+    this.plain.shot = shot;
     this.#drawAll();
     this.on.plain?.(shot);
   }
 
-  #showMasked(shot) {
-    this.#mask = shot;
-    this.#drawWeave();
-  }
-
   #drawAll() {
-    const held = this.#holding && this.#plain;
-    this.#drawPicture(this.pane, held ? this.#plain : this.#finished);
-    if (this.#side) this.#drawPicture(this.plainPane, this.#plain);
-    const words = held ? "Plain photo" : this.#side ? this.tag.dataset.own || "Finished" : this.tag.dataset.own;
-    this.tag.textContent = words ?? "";
+    const photo = this.source.photo();
+    const held = this.#holding && this.plain.shot;
+    const wiped = this.#mode === "wiper" && !held ? this.plain.shot : null;
+    this.finished.draw(this.view, photo, held ? this.plain.shot : this.finished.shot, wiped, this.wiper.share);
+    if (this.#mode === "side") this.plain.draw(this.view, photo);
+    if (this.#mode === "pins") this.pins.draw();
+    const own = this.tag.dataset.own || (this.#mode === "side" ? "Finished" : "");
+    const words = held ? "Plain photo" : own;
+    this.tag.textContent = words;
     this.tag.hidden = !words;
     this.#drawWeave();
-  }
-
-  #drawPicture(pane, shot) {
-    const context = fresh(pane.querySelector("[data-picture]"));
-    if (shot && shot.photo === this.source.photo()) shot.draw(context, this.#placedIn(pane));
+    for (const draw of this.#overlays) draw(this);
   }
 
   #drawWeave() {
     const context = fresh(this.pane.querySelector("[data-weave]"));
     if (this.#holding) return;
-    const at = this.#placedIn(this.pane);
+    const photo = this.source.photo();
+    const at = this.finished.placed(this.view, photo);
     if (this.#showMask && this.#mask) hatch(context, this.#mask, at);
     if (this.#stroke) {
-      const photo = this.source.photo();
       const scale = (at.width / photo.width) * Math.max(photo.width, photo.height);
       const points = this.#stroke.points.map((p) => ({ x: at.x + p.x * scale, y: at.y + p.y * scale }));
       hatchStroke(context, points, this.#stroke.diameterShare * scale);
     }
   }
 
-  /** Where the whole photo lies in a pane, device pixels. */
-  #placedIn(pane) {
-    const size = { width: pane.clientWidth, height: pane.clientHeight };
-    const at = placed(this.#view, size, this.source.photo());
-    const d = devicePixelRatio;
-    return { x: at.x * d, y: at.y * d, width: at.width * d, height: at.height * d };
-  }
-
   #listen() {
-    const looks = {
-      side: () => this.toggleSide(),
-      mask: () => this.toggleMask(),
-      fit: () => this.#look({ fit: true }),
-      full: () => this.#zoomTo(1 / devicePixelRatio),
-    };
-    for (const [look, run] of Object.entries(looks)) {
-      this.#button(look).addEventListener("click", run);
-    }
-    const hold = this.#button("plain");
-    hold.addEventListener("pointerdown", () => this.holdPlain(true));
-    for (const end of ["pointerup", "pointerleave", "pointercancel", "blur"]) {
-      hold.addEventListener(end, () => this.holdPlain(false));
-    }
-    hold.addEventListener("keydown", (e) => [" ", "Enter"].includes(e.key) && this.holdPlain(true));
-    hold.addEventListener("keyup", () => this.holdPlain(false));
-    this.pane.addEventListener("wheel", (event) => this.#wheel(event), { passive: false });
-    this.pane.addEventListener("pointermove", (event) => this.#point(event));
+    this.#listenWheel(this.finished);
+    this.#listenWheel(this.plain);
+    this.pane.addEventListener("pointermove", (event) => {
+      if (event.target.closest(".wiper, .handles *")) return;
+      this.lastPoint = { x: event.offsetX, y: event.offsetY };
+      this.on.spot?.(this.lastPoint);
+    });
     this.pane.addEventListener("pointerleave", () => this.on.spot?.(null));
     let settling;
     new ResizeObserver(() => {
@@ -264,23 +280,20 @@ export class Stage {
     }).observe(this.pane);
   }
 
-  #wheel(event) {
-    event.preventDefault();
-    const now = scaleOf(this.#view, this.#size(), this.source.photo());
-    this.#zoomTo(now * WHEEL_STEP ** -Math.sign(event.deltaY), { x: event.offsetX, y: event.offsetY });
+  /** Lets a pane be zoomed by the wheel and moved by dragging. */
+  listenLook(pane) {
+    this.#listenWheel(pane);
+    pane.element.addEventListener("pointermove", (event) => {
+      if (event.buttons === 1) this.panBy(event.movementX, event.movementY, pane);
+    });
   }
 
-  #point(event) {
-    this.lastPoint = { x: event.offsetX, y: event.offsetY };
-    this.on.spot?.(this.lastPoint);
+  #listenWheel(pane) {
+    const zoom = (event) => {
+      event.preventDefault();
+      const now = scaleOf(this.view, pane.size, this.source.photo());
+      this.#zoomTo(pane, now * WHEEL_STEP ** -Math.sign(event.deltaY), { x: event.offsetX, y: event.offsetY });
+    };
+    pane.element.addEventListener("wheel", zoom, { passive: false });
   }
-}
-
-function fresh(canvas) {
-  const width = Math.round(canvas.clientWidth * devicePixelRatio);
-  const height = Math.round(canvas.clientHeight * devicePixelRatio);
-  const context = canvas.getContext("2d");
-  if (canvas.width !== width || canvas.height !== height) Object.assign(canvas, { width, height });
-  else context.clearRect(0, 0, width, height);
-  return context;
 }

@@ -40,6 +40,11 @@ export class Saver {
     return this.#chain;
   }
 
+  /** When all that was queued so far is stored. */
+  settled() {
+    return this.#chain;
+  }
+
   get idle() {
     return this.#waiting === 0;
   }

@@ -5,6 +5,7 @@ import java.util.Map;
 import org.nineveils.catalogue.Kinds;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 import org.nineveils.veil.VeilKind;
@@ -21,10 +22,22 @@ public final class EffectJson {
         "note",
         effect.note(),
         "veils",
-        effect.veils().stream().map(EffectJson::formatVeil).toList());
+        effect.veils().stream().map(EffectJson::formatVeil).toList(),
+        "dials",
+        effect.dials().stream().map(EffectJson::formatDial).toList());
   }
 
-  private static Map<String, Object> formatVeil(Veil veil) {
+  private static Map<String, Object> formatDial(Dial dial) {
+    return Json.object(
+        "veil", dial.veil(),
+        "key", dial.key(),
+        "label", dial.label(),
+        "min", dial.min(),
+        "max", dial.max());
+  }
+
+  /** One veil as JSON takes it. */
+  public static Map<String, Object> formatVeil(Veil veil) {
     return Json.object(
         "id", veil.id(),
         "name", veil.name(),
@@ -44,16 +57,27 @@ public final class EffectJson {
    * @throws DocumentException naming the place and the fault
    */
   public static Effect parse(Fields fields) {
-    fields.only("edition", "note", "veils");
+    fields.only("edition", "note", "veils", "dials");
     int edition = fields.whole("edition");
     String note = fields.text("note", "");
     // The edition first: a newer one may hold kinds that this build cannot know.
     fields.build(() -> new Effect(List.of(), note, edition));
     List<Veil> veils = fields.objects("veils", EffectJson::parseVeil);
-    return fields.build(() -> new Effect(veils, note, edition));
+    List<Dial> dials =
+        fields.has("dials") ? fields.objects("dials", EffectJson::parseDial) : List.of();
+    return fields.build(() -> new Effect(veils, note, edition, dials));
   }
 
-  private static Veil parseVeil(Fields f) {
+  private static Dial parseDial(Fields f) {
+    f.only("veil", "key", "label", "min", "max");
+    return f.build(
+        () ->
+            new Dial(
+                f.text("veil"), f.text("key"), f.text("label"), f.number("min"), f.number("max")));
+  }
+
+  /** Reads one veil. */
+  public static Veil parseVeil(Fields f) {
     f.only("id", "name", "kind", "blend", "opacity", "lifted", "mask", "meantFor", "settings");
     return f.build(
         () -> {

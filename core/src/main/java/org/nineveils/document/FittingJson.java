@@ -23,12 +23,15 @@ public final class FittingJson {
                 changes.put(
                     e.getKey(),
                     Json.object(
-                        "opacity", e.getValue().opacity(), "lifted", e.getValue().lifted())));
+                        "opacity", e.getValue().opacity(),
+                        "lifted", e.getValue().lifted(),
+                        "dials", new java.util.TreeMap<>(e.getValue().dials()))));
     return Json.object(
         "effect", w.effect(),
         "opacity", w.opacity(),
         "lifted", w.lifted(),
         "veils", changes,
+        "byBrush", w.byBrush(),
         "paint", PaintJson.format(w.paint()));
   }
 
@@ -44,15 +47,17 @@ public final class FittingJson {
   }
 
   private static Worn parseWorn(Fields f) {
-    f.only("effect", "opacity", "lifted", "veils", "paint");
+    f.only("effect", "opacity", "lifted", "veils", "byBrush", "paint");
     Fields veils = f.object("veils");
     Map<String, Worn.VeilChange> changes = new LinkedHashMap<>();
     for (String id : veils.names()) {
-      Fields change = veils.object(id).only("opacity", "lifted");
+      Fields change = veils.object(id).only("opacity", "lifted", "dials");
       changes.put(
           id,
           change.build(
-              () -> new Worn.VeilChange(change.number("opacity"), change.flag("lifted", false))));
+              () ->
+                  new Worn.VeilChange(
+                      change.number("opacity"), change.flag("lifted", false), dials(change))));
     }
     return f.build(
         () ->
@@ -61,6 +66,16 @@ public final class FittingJson {
                 f.number("opacity"),
                 f.flag("lifted", false),
                 changes,
-                PaintJson.parse(f.object("paint"))));
+                PaintJson.parse(f.object("paint")),
+                f.flag("byBrush", false)));
+  }
+
+  private static Map<String, Double> dials(Fields change) {
+    Map<String, Double> values = new LinkedHashMap<>();
+    if (change.has("dials")) {
+      Fields dials = change.object("dials");
+      dials.names().forEach(key -> values.put(key, dials.number(key)));
+    }
+    return values;
   }
 }

@@ -6,7 +6,9 @@ import org.nineveils.catalogue.Kinds;
 import org.nineveils.mask.Guard;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.RuleKinds;
+import org.nineveils.setting.Handle;
 import org.nineveils.setting.Setting;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.StartingPoint;
 import org.nineveils.veil.VeilKind;
 
@@ -25,7 +27,24 @@ public final class KindsJson {
         "label", kind.label(),
         "purpose", kind.purpose(),
         "settings", kind.settings().stream().map(KindsJson::setting).toList(),
-        "startingPoints", kind.startingPoints().stream().map(KindsJson::point).toList());
+        "startingPoints", kind.startingPoints().stream().map(KindsJson::point).toList(),
+        "handles", kind.handles().stream().map(KindsJson::handle).toList(),
+        "sample", SettingValues.parse(kind.settings(), kind.sample()).format());
+  }
+
+  private static Map<String, Object> handle(Handle handle) {
+    return Json.object(
+        "label", handle.label(),
+        "shown", key(handle.shown()),
+        "x", key(handle.x()),
+        "y", key(handle.y()),
+        "angle", key(handle.angle()),
+        "length", key(handle.length()),
+        "ruler", handle.ruler().name());
+  }
+
+  private static String key(Setting<?> setting) {
+    return setting == null ? "" : setting.key();
   }
 
   private static Map<String, Object> point(StartingPoint point) {
@@ -40,7 +59,8 @@ public final class KindsJson {
                 Json.object(
                     "id", kind.id(),
                     "label", kind.label(),
-                    "settings", kind.settings().stream().map(KindsJson::setting).toList()))
+                    "settings", kind.settings().stream().map(KindsJson::setting).toList(),
+                    "handles", kind.handles().stream().map(KindsJson::handle).toList()))
         .toList();
   }
 

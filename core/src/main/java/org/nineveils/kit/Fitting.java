@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.Function;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
@@ -36,41 +37,115 @@ public record Fitting(List<Worn> worn) {
   /**
    * A fitting after something was put on, and what happened in one sentence.
    *
-   * @param fitting the new state
+   * @param fitting the new state; unchanged where something is asked
    * @param said for the user; empty where there was no consequence
+   * @param asks effects that the new one does not go with and that are on: the user decides whether
+   *     it goes on with them or instead of them; empty where nothing is asked
    */
-  public record Change(Fitting fitting, String said) {}
+  public record Change(Fitting fitting, String said, List<String> asks) {
+    Change(Fitting fitting, String said) {
+      this(fitting, said, List.of());
+    }
+  }
+
+  /** What the user answered where opposites ask. */
+  public enum Answer {
+    /** Not asked yet. */
+    NONE,
+    /** Both are worn. */
+    BOTH,
+    /** The new one is worn instead. */
+    INSTEAD
+  }
 
   /**
    * Puts an effect on. Its place comes from its section and position, never from the order of
-   * clicks; in a section of one at a time it takes the place of what was worn from it.
+   * clicks. Where its section is worn one at a time it takes the place of what was worn from it; a
+   * black-and-white takes colour looks off, and the other way round; where its section asks,
+   * nothing changes until the user has answered.
    *
    * @param offer the effect
    * @param offers every effect of the kit by key
+   * @param effects effect by key, or null where there is none
    */
-  public Change wear(Offer offer, Map<String, Offer> offers) {
-    if (worn.stream().anyMatch(w -> w.effect().equals(offer.key()))) {
+  public Change wear(
+      Offer offer, Map<String, Offer> offers, Function<String, Effect> effects, Answer answer) {
+    if (isWorn(offer.key())) {
       return new Change(this, "“%s” is already on.".formatted(offer.name()));
     }
+    Optional<Opposites.Clash> clash =
+        offer.rule() == StackingRule.OPPOSITES_ASK
+            ? Opposites.find(offer, this, offers, effects)
+            : Optional.empty();
+    if (clash.isPresent() && answer == Answer.NONE) {
+      return new Change(this, clash.get().question(), clash.get().effects());
+    }
+    List<String> asked = clash.map(Opposites.Clash::effects).orElse(List.of());
     List<Worn> next = new ArrayList<>();
-    String said = "";
+    List<String> said = new ArrayList<>();
     for (Worn w : worn) {
-      Offer other = offers.get(w.effect());
-      boolean gives =
-          other != null
-              && other.section() == offer.section()
-              && offer.rule() == StackingRule.ONE_AT_A_TIME;
-      if (gives) {
-        said =
-            "“%s” took the place of “%s”: section %d, %s, is worn one at a time."
-                .formatted(offer.name(), other.name(), offer.section(), offer.sectionName());
-      } else {
-        next.add(w);
+      Optional<String> gives = gives(offer, offers.get(w.effect()));
+      if (answer == Answer.INSTEAD && asked.contains(w.effect())) {
+        gives =
+            Optional.of(
+                "“%s” is worn instead of “%s”."
+                    .formatted(offer.name(), offers.get(w.effect()).name()));
       }
+      gives.ifPresentOrElse(said::add, () -> next.add(w));
     }
     next.add(Worn.fresh(offer.key()));
-    next.sort(Comparator.comparing(w -> offers.get(w.effect()), byPlace()));
-    return new Change(new Fitting(next), said);
+    return new Change(inOrder(next, offers), String.join(" ", said));
+  }
+
+  /** Why a worn effect makes way for a new one, as a sentence; empty where it stays. */
+  private static Optional<String> gives(Offer offer, Offer other) {
+    if (other == null) {
+      return Optional.empty();
+    }
+    if (offer.rule().isOneAtATime() && other.section() == offer.section()) {
+      return Optional.of(
+          "“%s” took the place of “%s”: section %d, %s, is worn one at a time."
+              .formatted(offer.name(), other.name(), offer.section() % 100, offer.sectionName()));
+    }
+    boolean toned =
+        (offer.rule() == StackingRule.BLACK_AND_WHITE && other.rule() == StackingRule.COLOUR_LOOK)
+            || (offer.rule() == StackingRule.COLOUR_LOOK
+                && other.rule() == StackingRule.BLACK_AND_WHITE);
+    return toned
+        ? Optional.of(
+            "“%s” took off “%s”: a black-and-white never sits over a colour look."
+                .formatted(offer.name(), other.name()))
+        : Optional.empty();
+  }
+
+  /**
+   * Puts on every effect of a section that is not on yet, to pick from.
+   *
+   * @param lifted all lifted, to let down one by one; otherwise all hidden, to be brushed on
+   */
+  public Change wearAll(int section, boolean lifted, Map<String, Offer> offers) {
+    List<Worn> next = new ArrayList<>(worn);
+    for (Offer offer : offers.values()) {
+      if (offer.section() == section && !isWorn(offer.key())) {
+        next.add(new Worn(offer.key(), 1, lifted, Map.of(), Map.of(), !lifted));
+      }
+    }
+    int added = next.size() - worn.size();
+    String how = lifted ? "lifted: let down the ones you want" : "hidden: pick one and brush it on";
+    return new Change(
+        inOrder(next, offers),
+        added == 0
+            ? "Every effect of the section is on already."
+            : "%d %s went on, %s.".formatted(added, added == 1 ? "effect" : "effects", how));
+  }
+
+  private boolean isWorn(String key) {
+    return worn.stream().anyMatch(w -> w.effect().equals(key));
+  }
+
+  private static Fitting inOrder(List<Worn> worn, Map<String, Offer> offers) {
+    worn.sort(Comparator.comparing(w -> offers.get(w.effect()), byPlace()));
+    return new Fitting(worn);
   }
 
   /** Takes an effect off. */

@@ -1,11 +1,21 @@
 package org.nineveils.kit;
 
-/** What may be worn together from one section. */
+/**
+ * What may be worn together from one section, and what a section does to others. Common practice,
+ * no published source: a black-and-white never sits over a colour tone, crisp and soft are
+ * opposites, one vignette or frame at a time.
+ */
 public enum StackingRule {
   /** A second effect of the section takes the first one's place. */
   ONE_AT_A_TIME("one-at-a-time", "one at a time"),
   /** Any number of effects of the section, one over the other. */
-  STACK_FREELY("stack-freely", "stack freely");
+  STACK_FREELY("stack-freely", "stack freely"),
+  /** Crisp over soft, or a second vignette or frame, is put on only after asking. */
+  OPPOSITES_ASK("opposites-ask", "opposites ask"),
+  /** One at a time, and taken off where a black-and-white goes on. */
+  COLOUR_LOOK("colour-look", "gives way to black and white"),
+  /** One at a time; takes colour looks off. */
+  BLACK_AND_WHITE("black-and-white", "lifts colour looks");
 
   private final String id;
   private final String label;
@@ -13,6 +23,11 @@ public enum StackingRule {
   StackingRule(String id, String label) {
     this.id = id;
     this.label = label;
+  }
+
+  /** Whether a second effect of the section takes the first one's place. */
+  public boolean isOneAtATime() {
+    return this == ONE_AT_A_TIME || this == COLOUR_LOOK || this == BLACK_AND_WHITE;
   }
 
   /** Name in files. */

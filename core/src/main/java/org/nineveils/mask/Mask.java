@@ -48,4 +48,9 @@ public record Mask(Cover cover, List<Rule> rules, double grow, double soften) {
   public Mask(Cover cover, List<Rule> rules) {
     this(cover, rules, 0, 0);
   }
+
+  /** Whether nothing is covered before it is painted. */
+  public boolean startsHidden() {
+    return cover == Cover.BRUSH_ON;
+  }
 }

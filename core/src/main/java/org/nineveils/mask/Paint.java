@@ -15,6 +15,9 @@ public record Paint(List<Stroke> strokes) {
   /** Nothing painted. */
   public static final Paint NONE = new Paint(List.of());
 
+  /** Two passes of the widest brush, one above the other, reach every point of any photo. */
+  private static final List<Double> FILL_WAY = List.of(0.0, 0.25, 1.0, 0.25, 1.0, 0.75, 0.0, 0.75);
+
   public Paint {
     strokes = List.copyOf(strokes);
     if (strokes.size() > MAX_STROKES) {
@@ -27,6 +30,35 @@ public record Paint(List<Stroke> strokes) {
     List<Stroke> more = new ArrayList<>(strokes);
     more.add(stroke);
     return new Paint(more);
+  }
+
+  /** All of the photo shown or hidden, whatever was painted before. */
+  public static Paint filled(boolean reveal) {
+    return new Paint(List.of(fill(reveal)));
+  }
+
+  private static Stroke fill(boolean reveal) {
+    return new Stroke(FILL_WAY, Stroke.MAX_SIZE, 0, 1, 1, reveal);
+  }
+
+  /**
+   * Paint that covers where this one does not: every stroke turned round, over the opposite of what
+   * was there before the first one. Exact, since a stroke moves the coverage c to c + (t − c) · α,
+   * which for 1 − c is the stroke towards 1 − t. Turned round twice, it is as it was.
+   *
+   * @param shown whether the veil covers everything before anything is painted
+   */
+  public Paint inverted(boolean shown) {
+    Stroke start = fill(!shown);
+    boolean turned = !strokes.isEmpty() && strokes.get(0).equals(start);
+    List<Stroke> out = new ArrayList<>();
+    if (!turned) {
+      out.add(start);
+    }
+    for (Stroke s : turned ? strokes.subList(1, strokes.size()) : strokes) {
+      out.add(new Stroke(s.points(), s.size(), s.softness(), s.strength(), s.flow(), !s.reveal()));
+    }
+    return new Paint(out);
   }
 
   public boolean isEmpty() {

@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.List;
+import org.nineveils.setting.Handle;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
@@ -21,6 +22,11 @@ public interface RuleKind {
 
   /** Descriptors of its settings, {@link #AMOUNT} last. */
   List<Setting<?>> settings();
+
+  /** Settings that are set on the picture itself; none for most sorts. */
+  default List<Handle> handles() {
+    return List.of();
+  }
 
   /**
    * Prepares the rule.

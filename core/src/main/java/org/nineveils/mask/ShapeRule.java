@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.List;
+import org.nineveils.setting.Handle;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
@@ -33,6 +34,12 @@ final class ShapeRule implements RuleKind {
   @Override
   public String label() {
     return "By shape";
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return List.of(
+        Handle.point("Shape", null, X, Y).turned(ANGLE).reaching(SIZE, Handle.Ruler.LONG_SIDE));
   }
 
   @Override

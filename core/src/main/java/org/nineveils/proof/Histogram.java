@@ -1,6 +1,7 @@
 package org.nineveils.proof;
 
 import java.util.List;
+import org.nineveils.colour.Luma;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Quantise;
 
@@ -22,6 +23,13 @@ public record Histogram(long[] red, long[] green, long[] blue) {
             .map(Histogram::count)
             .toList();
     return new Histogram(counts.get(0), counts.get(1), counts.get(2));
+  }
+
+  /** How often each of 256 lumas (ITU-R BT.709, encoded) occurs in a picture. */
+  public static long[] luma(Picture p) {
+    float[] lumas = new float[p.r().length];
+    Luma.run(p.r(), p.g(), p.b(), lumas, lumas.length);
+    return count(lumas);
   }
 
   /** Share of pixels, 0…1, whose value is the lightest tone, averaged over the channels. */

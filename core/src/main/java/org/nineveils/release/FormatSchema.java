@@ -18,6 +18,7 @@ import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 import org.nineveils.veil.VeilKind;
@@ -35,7 +36,8 @@ public final class FormatSchema {
             Json.object(
                 "edition", Json.object("type", "integer", "minimum", 1),
                 "note", text(0, Effect.MAX_NOTE),
-                "veils", listOf(veil(), 0, Effect.MAX_VEILS)),
+                "veils", listOf(veil(), 0, Effect.MAX_VEILS),
+                "dials", listOf(dial(), 0, Effect.MAX_DIALS)),
             List.of("edition", "veils"));
     return document("Effect of a Nine Veils release", schema);
   }
@@ -89,6 +91,17 @@ public final class FormatSchema {
                 "notes",
                 "kits"));
     return document("Manifest of a Nine Veils release", schema);
+  }
+
+  private static Object dial() {
+    return object(
+        Json.object(
+            "veil", text(1, 40),
+            "key", text(1, 60),
+            "label", text(1, Dial.MAX_LABEL),
+            "min", Json.object("type", "number"),
+            "max", Json.object("type", "number")),
+        List.of("veil", "key", "label", "min", "max"));
   }
 
   private static Object veil() {

@@ -16,19 +16,25 @@ import org.nineveils.setting.Setting;
  * @param veils 0…{@link #MAX_VEILS} veils with different ids
  * @param note what the photographer reads when the effect goes on; may be empty
  * @param edition revision of the engine's maths that it was made with
+ * @param dials settings that the photographer may change, 0…{@link #MAX_DIALS}, in the order of the
+ *     card; no setting twice
  */
-public record Effect(List<Veil> veils, String note, int edition) {
+public record Effect(List<Veil> veils, String note, int edition, List<Dial> dials) {
   /** Most veils of an effect. */
   public static final int MAX_VEILS = 35;
 
   /** Longest note, in characters. */
   public static final int MAX_NOTE = 2000;
 
+  /** Most dials of an effect. */
+  public static final int MAX_DIALS = 24;
+
   /** The edition of the maths in this build. */
   public static final int CURRENT_EDITION = 1;
 
   public Effect {
     veils = List.copyOf(veils);
+    dials = List.copyOf(dials);
     if (veils.size() > MAX_VEILS) {
       throw new InvalidSetting(
           "An effect holds at most %d veils; this one has %d.".formatted(MAX_VEILS, veils.size()));
@@ -46,6 +52,35 @@ public record Effect(List<Veil> veils, String note, int edition) {
       throw new InvalidSetting(
           "The effect was made with engine edition %d; this program knows editions up to %d."
               .formatted(edition, CURRENT_EDITION));
+    }
+    check(dials, veils);
+  }
+
+  /** An effect without dials. */
+  public Effect(List<Veil> veils, String note, int edition) {
+    this(veils, note, edition, List.of());
+  }
+
+  private static void check(List<Dial> dials, List<Veil> veils) {
+    if (dials.size() > MAX_DIALS) {
+      throw new InvalidSetting(
+          "An effect has at most %d dials; this one has %d.".formatted(MAX_DIALS, dials.size()));
+    }
+    Set<String> turned = new HashSet<>();
+    for (Dial dial : dials) {
+      Veil veil =
+          veils.stream()
+              .filter(v -> v.id().equals(dial.veil()))
+              .findFirst()
+              .orElseThrow(
+                  () ->
+                      new InvalidSetting(
+                          "Dial “%s” turns a veil that is not there.".formatted(dial.label())));
+      dial.setting(veil);
+      if (!turned.add(dial.veil() + " " + dial.key())) {
+        throw new InvalidSetting(
+            "Dial “%s” turns what another dial turns already.".formatted(dial.label()));
+      }
     }
   }
 
@@ -66,6 +101,14 @@ public record Effect(List<Veil> veils, String note, int edition) {
     }
     names.remove("");
     return names;
+  }
+
+  /** The same effect with other veils; the dials of veils that are gone go with them. */
+  public Effect withVeils(List<Veil> others) {
+    Set<String> ids = new HashSet<>();
+    others.forEach(veil -> ids.add(veil.id()));
+    return new Effect(
+        others, note, edition, dials.stream().filter(d -> ids.contains(d.veil())).toList());
   }
 
   /** The veil of that id. */

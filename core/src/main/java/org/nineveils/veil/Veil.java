@@ -1,5 +1,6 @@
 package org.nineveils.veil;
 
+import java.util.Map;
 import org.nineveils.mask.Mask;
 import org.nineveils.setting.InvalidSetting;
 import org.nineveils.setting.SettingValues;
@@ -62,6 +63,27 @@ public record Veil(
   /** The same veil covering elsewhere. */
   public Veil withMask(Mask other) {
     return new Veil(id, name, kind, settings, blend, opacity, lifted, other, meantFor);
+  }
+
+  /**
+   * The same veil with some settings at other values.
+   *
+   * @param values numbers by key of a setting of its kind
+   * @throws InvalidSetting if a key is unknown or a value out of range
+   */
+  public Veil withNumbers(Map<String, Double> values) {
+    if (values.isEmpty()) {
+      return this;
+    }
+    Map<String, Object> all = settings.format();
+    all.putAll(values);
+    SettingValues next = SettingValues.parse(kind.settings(), all);
+    return new Veil(id, name, kind, next, blend, opacity, lifted, mask, meantFor);
+  }
+
+  /** The same veil under another id. */
+  public Veil withId(String other) {
+    return new Veil(other, name, kind, settings, blend, opacity, lifted, mask, meantFor);
   }
 
   /** The same veil lifted or let down. */

@@ -1,6 +1,8 @@
 package org.nineveils.veil;
 
 import java.util.List;
+import java.util.Map;
+import org.nineveils.setting.Handle;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 
@@ -22,6 +24,14 @@ public interface VeilKind {
   default List<StartingPoint> startingPoints() {
     return List.of();
   }
+
+  /** Settings that are set on the picture itself; none for most kinds. */
+  default List<Handle> handles() {
+    return List.of();
+  }
+
+  /** Values by key that show plainly what the kind does; for the small picture that offers it. */
+  Map<String, Object> sample();
 
   /**
    * Makes the maths for given settings; tables are worked out here, once a render.

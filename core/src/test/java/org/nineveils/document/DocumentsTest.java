@@ -62,6 +62,27 @@ class DocumentsTest {
   }
 
   @Test
+  void dialsComeBackAsTheyWereAndBadOnesAreRefusedByName() {
+    String dial =
+        "{\"veil\": \"a\", \"key\": \"exposure\", \"label\": \"Light\", \"min\": 0, \"max\": 1}";
+    String with = VEIL.replace("\"veils\"", "\"dials\": [" + dial + "], \"veils\"");
+    Effect effect = parse(with);
+    assertThat(effect.dials()).hasSize(1);
+    assertThat(parse(Json.write(EffectJson.format(effect)))).isEqualTo(effect);
+    assertThatThrownBy(() -> parse(with.replace("\"min\": 0", "\"min\": 0.7")))
+        .hasMessageContaining("Dial “Light”")
+        .hasMessageContaining("own value 0.5");
+    assertThatThrownBy(() -> parse(with.replace("\"max\": 1}", "\"max\": 50}")))
+        .hasMessageContaining("within -5.0 to 5.0");
+    assertThatThrownBy(() -> parse(with.replace("\"key\": \"exposure\"", "\"key\": \"shine\"")))
+        .hasMessageContaining("turns “shine”, which is no number of the veil “Even light”");
+    assertThatThrownBy(() -> parse(with.replace("\"veil\": \"a\"", "\"veil\": \"z\"")))
+        .hasMessageContaining("a veil that is not there");
+    assertThatThrownBy(() -> parse(with.replace(dial, dial + ", " + dial)))
+        .hasMessageContaining("another dial turns already");
+  }
+
+  @Test
   void fittingsAndPaintComeBackAsTheyWere() {
     Stroke stroke = new Stroke(List.of(0.1, 0.2, 0.3, 0.4), 0.08, 0.7, 1, 0.25, false);
     Fitting fitting =
@@ -71,8 +92,9 @@ class DocumentsTest {
                     "effects/a.json",
                     0.6,
                     true,
-                    Map.of("v1", new Worn.VeilChange(0.3, true)),
-                    Map.of("v1", new Paint(List.of(stroke, stroke))))));
+                    Map.of("v1", new Worn.VeilChange(0.3, true, Map.of("exposure", 0.25))),
+                    Map.of("v1", new Paint(List.of(stroke, stroke))),
+                    true)));
     String json = Json.write(FittingJson.format(fitting));
     assertThat(FittingJson.parse(Json.read(json, "The fitting"))).isEqualTo(fitting);
   }

@@ -6,14 +6,19 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.nineveils.kit.Fitting.Answer;
+import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.testing.Pictures;
+import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
+import org.nineveils.veil.Veil;
 
 class FittingTest {
   private static final Map<String, Offer> OFFERS = new LinkedHashMap<>();
@@ -24,14 +29,18 @@ class FittingTest {
             new Offer("milk", "Milk", 2, "Looks", StackingRule.ONE_AT_A_TIME, 1),
             new Offer("oat", "Oat", 2, "Looks", StackingRule.ONE_AT_A_TIME, 2),
             new Offer("red", "Redness", 3, "By brush", StackingRule.STACK_FREELY, 1),
-            new Offer("lips", "Lips", 3, "By brush", StackingRule.STACK_FREELY, 2))
+            new Offer("lips", "Lips", 3, "By brush", StackingRule.STACK_FREELY, 2),
+            new Offer("warm", "Warm", 4, "Colour", StackingRule.COLOUR_LOOK, 1),
+            new Offer("slate", "Slate", 5, "Mono", StackingRule.BLACK_AND_WHITE, 1))
         .forEach(o -> OFFERS.put(o.key(), o));
   }
+
+  private static final Function<String, Effect> NOTHING = key -> null;
 
   private static Fitting wearing(String... keys) {
     Fitting fitting = Fitting.plain();
     for (String key : keys) {
-      fitting = fitting.wear(OFFERS.get(key), OFFERS).fitting();
+      fitting = fitting.wear(OFFERS.get(key), OFFERS, NOTHING, Answer.NONE).fitting();
     }
     return fitting;
   }
@@ -48,21 +57,63 @@ class FittingTest {
 
   @Test
   void oneAtATimeReplacesAndSaysSo() {
-    Fitting.Change change = wearing("third", "milk").wear(OFFERS.get("oat"), OFFERS);
+    Fitting.Change change =
+        wearing("third", "milk").wear(OFFERS.get("oat"), OFFERS, NOTHING, Answer.NONE);
     assertThat(keys(change.fitting())).containsExactly("third", "oat");
     assertThat(change.said()).contains("“Oat” took the place of “Milk”").contains("section 2");
   }
 
   @Test
   void stackFreelyAddsWithoutAWord() {
-    Fitting.Change change = wearing("red").wear(OFFERS.get("lips"), OFFERS);
+    Fitting.Change change = wearing("red").wear(OFFERS.get("lips"), OFFERS, NOTHING, Answer.NONE);
     assertThat(keys(change.fitting())).containsExactly("red", "lips");
     assertThat(change.said()).isEmpty();
   }
 
   @Test
+  void aBlackAndWhiteNeverSitsOverAColourLookWhicheverComesFirst() {
+    Fitting.Change mono =
+        wearing("red", "warm").wear(OFFERS.get("slate"), OFFERS, NOTHING, Answer.NONE);
+    assertThat(keys(mono.fitting())).containsExactly("red", "slate");
+    assertThat(mono.said()).contains("“Slate” took off “Warm”");
+    Fitting.Change colour = mono.fitting().wear(OFFERS.get("warm"), OFFERS, NOTHING, Answer.NONE);
+    assertThat(keys(colour.fitting())).containsExactly("red", "warm");
+  }
+
+  @Test
+  void aWholeSectionGoesOnToPickFromLiftedOrByBrush() {
+    Fitting.Change lifted = wearing("lips").wearAll(3, true, OFFERS);
+    assertThat(keys(lifted.fitting())).containsExactly("red", "lips");
+    assertThat(lifted.fitting().worn().get(0).lifted()).isTrue();
+    assertThat(lifted.fitting().worn().get(1).lifted()).isFalse();
+    assertThat(lifted.said()).startsWith("1 effect went on");
+    Worn byBrush = Fitting.plain().wearAll(3, false, OFFERS).fitting().worn().get(0);
+    assertThat(byBrush.byBrush()).isTrue();
+    Effect effect = new Effect(List.of(Pictures.veil("light", Map.of("exposure", 1))), "", 1);
+    assertThat(byBrush.bundle(effect).veils().get(0).mask()).isEqualTo(Mask.BRUSH_ON);
+    Stroke stroke = new Stroke(List.of(0.5, 0.5), 0.1, 0, 1, 1, true);
+    Paint paint = new Paint(List.of(stroke));
+    assertThat(byBrush.painted(Worn.WHOLE, paint).bundle(effect).paint())
+        .containsEntry("v-light", paint);
+  }
+
+  @Test
+  void aTurnedDialGoesNoFartherThanItsRangeAndOnlyWhereTheEffectStillHasIt() {
+    Veil light = Pictures.veil("light", Map.of("exposure", 1));
+    Dial dial = new Dial("v-light", "exposure", "Light", 0, 2);
+    Effect effect = new Effect(List.of(light), "", 1, List.of(dial));
+    Worn.VeilChange turned =
+        new Worn.VeilChange(1, false, Map.of("exposure", 4.0, "contrast", 50.0));
+    Worn worn = new Worn("red", 1, false, Map.of("v-light", turned), Map.of());
+    assertThat(worn.bundle(effect).veils().get(0).settings().format())
+        .containsEntry("exposure", 2.0)
+        .containsEntry("contrast", 0.0);
+    assertThat(worn.bundle(new Effect(List.of(light), "", 1)).veils()).containsExactly(light);
+  }
+
+  @Test
   void anEffectIsWornOnlyOnce() {
-    Fitting.Change change = wearing("red").wear(OFFERS.get("red"), OFFERS);
+    Fitting.Change change = wearing("red").wear(OFFERS.get("red"), OFFERS, NOTHING, Answer.NONE);
     assertThat(keys(change.fitting())).containsExactly("red");
     assertThat(change.said()).contains("already on");
     Worn red = Worn.fresh("red");

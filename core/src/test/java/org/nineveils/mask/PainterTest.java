@@ -115,6 +115,32 @@ class PainterTest {
   }
 
   @Test
+  void fillReachesEveryPixelUprightAndAcross() {
+    for (Picture p : List.of(SMALL, Picture.blank(300, 400), Picture.blank(256, 256))) {
+      for (float v : Painter.cover(Mask.BRUSH_ON, Paint.filled(true), p, p.area()).values()) {
+        assertThat(v).isEqualTo(1);
+      }
+      for (float v : Painter.cover(Mask.EVERYWHERE, Paint.filled(false), p, p.area()).values()) {
+        assertThat(v).isZero();
+      }
+    }
+  }
+
+  @Test
+  void invertedPaintCoversWhatWasLeftOutAndTwiceIsAsItWas() {
+    Paint paint =
+        new Paint(List.of(across(0.3, 0.7, 0.9, 0.4, true), across(0.1, 0.5, 0.8, 1, false)));
+    float[] before = Painter.cover(Mask.BRUSH_ON, paint, SMALL, ALL).values();
+    Paint turned = paint.inverted(false);
+    float[] after = Painter.cover(Mask.BRUSH_ON, turned, SMALL, ALL).values();
+    for (int i = 0; i < before.length; i++) {
+      assertThat(after[i]).isCloseTo(1 - before[i], within(1e-5f));
+    }
+    assertThat(turned.inverted(false)).isEqualTo(paint);
+    assertThat(Paint.NONE.inverted(true)).isEqualTo(Paint.filled(false));
+  }
+
+  @Test
   void aSingleTouchLeavesADot() {
     Stroke dot = new Stroke(List.of(0.5, 0.375), 0.05, 0.3, 1, 1, true);
     Coverage c = painted(dot);

@@ -3,6 +3,7 @@ package org.nineveils.app.bench;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.nineveils.app.data.Journal;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.Rows;
@@ -11,8 +12,10 @@ import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.render.Answers;
 import org.nineveils.app.render.StageRenderer;
 import org.nineveils.app.render.StageRequest;
+import org.nineveils.app.render.Tracer;
 import org.nineveils.app.web.NotFound;
 import org.nineveils.app.web.Undo;
+import org.nineveils.document.EffectDifferences;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
@@ -42,6 +45,7 @@ class BenchApi {
   private final PhotoService photos;
   private final BenchService bench;
   private final StageRenderer stage;
+  private final Tracer tracer;
   private final Journal journal;
 
   BenchApi(
@@ -49,11 +53,13 @@ class BenchApi {
       PhotoService photos,
       BenchService bench,
       StageRenderer stage,
+      Tracer tracer,
       Journal journal) {
     this.effects = effects;
     this.photos = photos;
     this.bench = bench;
     this.stage = stage;
+    this.tracer = tracer;
     this.journal = journal;
   }
 
@@ -103,6 +109,14 @@ class BenchApi {
     return state(id, f.whole("photo"));
   }
 
+  /** Shows or hides all of a veil on one photo, or turns its paint round. */
+  @PostMapping("/paint-all")
+  Map<String, Object> paintAll(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The request");
+    bench.paintAll(id, f.whole("photo"), f.text("veil"), f.text("how"));
+    return state(id, f.whole("photo"));
+  }
+
   @DeleteMapping("/paint")
   Map<String, Object> clear(
       @PathVariable("id") long id,
@@ -126,8 +140,32 @@ class BenchApi {
     if (f.has("mask")) {
       return mask(photo, f, effect, paint);
     }
+    paint.remove(f.text("bare", "")); // its mask is switched off to compare
     Stack stack = Stack.of(new Bundle(effect.veils(), paint, 1));
     return Answers.packet(stage.packet(photo, StageRequest.parse(f), stack));
+  }
+
+  /** What each veil did at a spot. */
+  @PostMapping("/trace")
+  Map<String, Object> trace(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The request");
+    Photo photo = photos.get(f.whole("photo"));
+    Effect effect = EffectJson.parse(f.object("effect"));
+    Map<String, Paint> paint = bench.paint(id, photo.id());
+    return tracer.trace(photo, f, Stack.of(new Bundle(effect.veils(), paint, 1)));
+  }
+
+  /** What differs from the effect that this one is a variant of. */
+  @GetMapping("/differences")
+  Map<String, Object> differences(@PathVariable("id") long id) {
+    Rows.Effect own = effects.get(id);
+    Rows.Effect origin =
+        Optional.ofNullable(own.variantOf())
+            .flatMap(effects::find)
+            .orElseThrow(() -> new NotFound("The effect that this one comes from is gone."));
+    return Json.object(
+        "origin", origin.name(),
+        "differences", EffectDifferences.between(effects.effect(origin), effects.effect(own)));
   }
 
   /** Where the veil that “mask” names covers. */

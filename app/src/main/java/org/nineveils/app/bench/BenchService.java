@@ -76,6 +76,27 @@ public class BenchService {
   }
 
   /**
+   * Shows or hides all of a veil on one photo, or turns its paint round.
+   *
+   * @param how fill or invert
+   */
+  public void paintAll(long effectId, long photoId, String veil, String how) {
+    Effect effect = effects.effect(effects.get(effectId));
+    Veil of = effect.veil(veil).orElseThrow(BenchService::gone);
+    boolean shown = !of.mask().startsHidden();
+    journal.edit(
+        EffectService.scope(effectId),
+        how + " the mask of " + of.name(),
+        () -> {
+          Map<String, Paint> paint = new LinkedHashMap<>(paints.find(effectId, photoId));
+          Paint old = paint.getOrDefault(veil, Paint.NONE);
+          paint.put(veil, how.equals("invert") ? old.inverted(shown) : Paint.filled(true));
+          paints.save(effectId, photoId, paint);
+          return null;
+        });
+  }
+
+  /**
    * Gives a veil the mask of another, with its paint on every photo, as one edit.
    *
    * @param rev revision of the effect that the change was made on
@@ -88,7 +109,7 @@ public class BenchService {
         effect.veils().stream()
             .map(v -> v.id().equals(to) ? v.withMask(source.mask()) : v)
             .toList();
-    Effect next = new Effect(veils, effect.note(), effect.edition());
+    Effect next = effect.withVeils(veils);
     String label = "mask of %s to %s".formatted(source.name(), target.name());
     effects.save(effectId, rev, next, label, () -> copyPaint(effectId, from, to));
   }

@@ -99,7 +99,8 @@ public class CollectionService {
         });
   }
 
-  String makersMark() {
+  /** The mark that releases and swatches carry. */
+  public String makersMark() {
     return store.preference(MAKERS_MARK);
   }
 

@@ -29,10 +29,14 @@ class JournalTriggers implements InitializingBean {
           new Table(
               "effect",
               List.of("id"),
-              List.of(List.of("kit_id", "section_id", "position", "name"), List.of("doc"))),
+              List.of(
+                  List.of("kit_id", "section_id", "position", "name", "favourite"),
+                  List.of("doc"))),
           new Table("photo", List.of("id"), List.of()),
           new Table("paint", List.of("effect_id", "photo_id"), List.of()),
           new Table("fitting", List.of("id"), List.of()),
+          new Table("pin", List.of("id"), List.of()),
+          new Table("swatch", List.of("id"), List.of()),
           new Table("collection", List.of("id"), List.of()),
           new Table("collection_kit", List.of("collection_id", "kit_id"), List.of()));
 

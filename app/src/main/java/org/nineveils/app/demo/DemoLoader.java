@@ -16,11 +16,13 @@ import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
+import org.nineveils.app.swatches.Swatches;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.veil.Veil;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -38,6 +40,7 @@ class DemoLoader implements SmartInitializingSingleton {
   private final EffectService effects;
   private final BenchService bench;
   private final CollectionService collections;
+  private final Swatches swatches;
 
   DemoLoader(
       @Value("${nineveils.demo}") String folder,
@@ -46,7 +49,8 @@ class DemoLoader implements SmartInitializingSingleton {
       KitService kits,
       EffectService effects,
       BenchService bench,
-      CollectionService collections) {
+      CollectionService collections,
+      Swatches swatches) {
     this.folder = folder.isEmpty() ? null : Path.of(folder);
     this.journal = journal;
     this.photos = photos;
@@ -54,6 +58,7 @@ class DemoLoader implements SmartInitializingSingleton {
     this.effects = effects;
     this.bench = bench;
     this.collections = collections;
+    this.swatches = swatches;
   }
 
   /** Before the web server listens, so that nobody sees half of it. */
@@ -77,6 +82,7 @@ class DemoLoader implements SmartInitializingSingleton {
     Map<String, Long> kitIds = new HashMap<>();
     demo.objects("kits", kit -> kitIds.put(kit.text("name"), addKit(kit, photoIds)));
     collections.setMakersMark(demo.text("makersMark"));
+    demo.objects("swatches", this::addSwatch);
     demo.objects("collections", collection -> addCollection(collection, kitIds));
   }
 
@@ -102,6 +108,9 @@ class DemoLoader implements SmartInitializingSingleton {
 
   private Void addEffect(long section, Fields f, Map<String, Long> photoIds) {
     long id = effects.add(section, f.text("name"), EffectJson.parse(f.object("effect")));
+    if (f.flag("favourite", false)) {
+      effects.favour(id, true);
+    }
     Fields paint = f.object("paint");
     for (String photo : paint.names()) {
       PaintJson.parse(paint.object(photo))
@@ -111,6 +120,12 @@ class DemoLoader implements SmartInitializingSingleton {
                       .strokes()
                       .forEach(stroke -> bench.addStroke(id, photoIds.get(photo), veil, stroke)));
     }
+    return null;
+  }
+
+  private Void addSwatch(Fields f) {
+    Veil veil = EffectJson.parseVeil(f.object("veil"));
+    swatches.add(f.text("name"), veil, f.flag("withRules", false));
     return null;
   }
 

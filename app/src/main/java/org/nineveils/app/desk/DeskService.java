@@ -121,11 +121,12 @@ public class DeskService implements WardrobeSource {
                   section.rule(),
                   pieces.size());
           String small = "/desk/%d/small?effect=%s&photo={photo}".formatted(id, effect.path());
-          pieces.add(new Wardrobe.Piece(offer, effect.effect(), small));
+          pieces.add(new Wardrobe.Piece(offer, effect.effect(), small, false));
         }
       }
       kitNumber++;
     }
-    return new Wardrobe(row.name() + " " + row.version(), "/desk/" + id, Side.DESK, pieces);
+    return new Wardrobe(
+        row.name() + " " + row.version(), "/desk/" + id, Side.DESK, pieces, List.of());
   }
 }

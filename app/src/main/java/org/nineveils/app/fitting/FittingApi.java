@@ -11,6 +11,7 @@ import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.render.Answers;
 import org.nineveils.app.render.StageRenderer;
 import org.nineveils.app.render.StageRequest;
+import org.nineveils.app.render.Tracer;
 import org.nineveils.app.web.NotFound;
 import org.nineveils.app.web.Undo;
 import org.nineveils.document.Fields;
@@ -19,6 +20,7 @@ import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Worn;
+import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.stack.Bundle;
@@ -42,12 +44,19 @@ class FittingApi {
   private final FittingService fittings;
   private final PhotoService photos;
   private final StageRenderer stage;
+  private final Tracer tracer;
   private final Journal journal;
 
-  FittingApi(FittingService fittings, PhotoService photos, StageRenderer stage, Journal journal) {
+  FittingApi(
+      FittingService fittings,
+      PhotoService photos,
+      StageRenderer stage,
+      Tracer tracer,
+      Journal journal) {
     this.fittings = fittings;
     this.photos = photos;
     this.stage = stage;
+    this.tracer = tracer;
     this.journal = journal;
   }
 
@@ -68,10 +77,34 @@ class FittingApi {
     return state(id);
   }
 
+  /** Puts an effect on; “ask” in the answer is a question, and then nothing was changed. */
   @PostMapping("/wear")
   Map<String, Object> wear(@PathVariable("id") long id, @RequestBody String body) {
-    String said = fittings.wear(id, Json.read(body, "The request").text("effect"));
-    return said(said, id);
+    Fields f = Json.read(body, "The request");
+    Fitting.Change change = fittings.wear(id, f.text("effect"), answer(f.text("answer", "none")));
+    if (change.asks().isEmpty()) {
+      return said(change.said(), id);
+    }
+    Map<String, Object> out = new LinkedHashMap<>(state(id));
+    out.put("ask", change.said());
+    return out;
+  }
+
+  private static Fitting.Answer answer(String word) {
+    return switch (word) {
+      case "none" -> Fitting.Answer.NONE;
+      case "both" -> Fitting.Answer.BOTH;
+      case "instead" -> Fitting.Answer.INSTEAD;
+      default ->
+          throw new IllegalArgumentException(
+              "The answer is both or instead, not “%s”.".formatted(word));
+    };
+  }
+
+  @PostMapping("/wear-all")
+  Map<String, Object> wearAll(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The request");
+    return said(fittings.wearAll(id, f.whole("section"), f.flag("lifted", true)), id);
   }
 
   @PostMapping("/take-off")
@@ -124,6 +157,15 @@ class FittingApi {
     return Answers.packet(stage.packet(photo, StageRequest.parse(f), stack));
   }
 
+  /** What each veil of each effect did at a spot. */
+  @PostMapping("/trace")
+  Map<String, Object> trace(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The request");
+    FittingRow row = fittings.get(id);
+    Stack stack = FittingJson.parse(f.object("fitting")).stack(fittings.wardrobe(row).effects());
+    return tracer.trace(photos.get(row.photoId()), f, stack);
+  }
+
   /** Where the veil “mask” of the worn effect “maskOn” covers. */
   private ResponseEntity<byte[]> mask(Photo photo, Fields f, Wardrobe wardrobe, Fitting fitting) {
     String key = f.text("maskOn");
@@ -136,9 +178,12 @@ class FittingApi {
         fitting.worn().stream()
             .filter(w -> w.effect().equals(key))
             .findFirst()
-            .map(w -> w.paint().getOrDefault(veil.id(), Paint.NONE))
+            .map(w -> w.bundle(effect))
+            .map(b -> b.paint().getOrDefault(veil.id(), Paint.NONE))
             .orElse(Paint.NONE);
-    return Answers.packet(stage.maskPacket(photo, StageRequest.parse(f), veil.mask(), paint));
+    boolean byBrush = fitting.worn().stream().anyMatch(w -> w.effect().equals(key) && w.byBrush());
+    Mask mask = byBrush ? Mask.BRUSH_ON : veil.mask();
+    return Answers.packet(stage.maskPacket(photo, StageRequest.parse(f), mask, paint));
   }
 
   /** The fitting with a stroke that is being painted and not saved yet. */

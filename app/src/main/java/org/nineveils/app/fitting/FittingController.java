@@ -12,6 +12,7 @@ import org.nineveils.app.web.Undo;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
+import org.nineveils.document.KindsJson;
 import org.nineveils.document.PaintJson;
 import org.nineveils.kit.Worn;
 import org.nineveils.picture.PictureFormat;
@@ -29,13 +30,19 @@ class FittingController {
   private final FittingService fittings;
   private final PhotoService photos;
   private final StageRenderer stage;
+  private final Pins pins;
   private final Journal journal;
 
   FittingController(
-      FittingService fittings, PhotoService photos, StageRenderer stage, Journal journal) {
+      FittingService fittings,
+      PhotoService photos,
+      StageRenderer stage,
+      Pins pins,
+      Journal journal) {
     this.fittings = fittings;
     this.photos = photos;
     this.stage = stage;
+    this.pins = pins;
     this.journal = journal;
   }
 
@@ -144,6 +151,8 @@ class FittingController {
         "wardrobe", row.wardrobe(),
         "photo", photo.id(),
         "fitting", FittingJson.format(fittings.fitting(row)),
+        "pins", pins.of(row.id()),
+        "kinds", KindsJson.format(),
         "undo", Map.of("canUndo", undo.canUndo(), "canRedo", undo.canRedo()),
         "pieces", wardrobe.pieces().stream().map(FittingController::piece).toList());
   }

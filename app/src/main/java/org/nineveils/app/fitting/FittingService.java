@@ -106,16 +106,36 @@ public class FittingService {
         });
   }
 
-  /** Puts an effect on; gives the sentence that says what else happened. */
-  public String wear(long id, String key) {
+  /**
+   * Puts an effect on, by the rules of the sections.
+   *
+   * @param answer of the user, where opposites asked
+   * @return what happened; where something is asked, nothing was changed
+   */
+  public Fitting.Change wear(long id, String key, Fitting.Answer answer) {
     FittingRow row = get(id);
-    var offers = wardrobe(row).offers();
-    Offer offer = offers.get(key);
+    Wardrobe wardrobe = wardrobe(row);
+    Offer offer = wardrobe.offers().get(key);
     if (offer == null) {
       throw new NotFound("This effect is no longer here.");
     }
-    Fitting.Change change = fitting(row).wear(offer, offers);
-    save(id, row.rev(), change.fitting(), "wear " + offer.name());
+    Fitting.Change change = fitting(row).wear(offer, wardrobe.offers(), wardrobe.effects(), answer);
+    if (change.asks().isEmpty()) {
+      save(id, row.rev(), change.fitting(), "wear " + offer.name());
+    }
+    return change;
+  }
+
+  /**
+   * Puts a whole section on, to pick from.
+   *
+   * @param lifted all lifted; otherwise all hidden, to be brushed on
+   * @return the sentence that says what happened
+   */
+  public String wearAll(long id, int section, boolean lifted) {
+    FittingRow row = get(id);
+    Fitting.Change change = fitting(row).wearAll(section, lifted, wardrobe(row).offers());
+    save(id, row.rev(), change.fitting(), "wear a whole section");
     return change.said();
   }
 

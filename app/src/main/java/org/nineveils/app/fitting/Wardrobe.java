@@ -1,5 +1,6 @@
 package org.nineveils.app.fitting;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -15,9 +16,22 @@ import org.nineveils.veil.Effect;
  * @param back address of the page that it belongs to
  * @param side whose photos it is worn by
  * @param pieces effects in order of sections
+ * @param shelves sections that an effect can be kept in; none at the desk
  */
 public record Wardrobe(
-    String title, String back, org.nineveils.app.photos.Side side, List<Piece> pieces) {
+    String title,
+    String back,
+    org.nineveils.app.photos.Side side,
+    List<Piece> pieces,
+    List<Shelf> shelves) {
+
+  /**
+   * A section that an effect can be kept in.
+   *
+   * @param section its id
+   * @param label number and name
+   */
+  public record Shelf(long section, String label) {}
 
   /**
    * One effect on offer.
@@ -25,12 +39,15 @@ public record Wardrobe(
    * @param offer key, name and place
    * @param effect veils and note
    * @param small address of a small picture; “{photo}” stands for the id of the photo
+   * @param favourite marked by the maker
    */
-  public record Piece(Offer offer, Effect effect, String small) {}
+  public record Piece(Offer offer, Effect effect, String small, boolean favourite) {}
 
-  /** Offers by key. */
+  /** Offers by key, in the order of the sections. */
   public Map<String, Offer> offers() {
-    return pieces.stream().collect(Collectors.toMap(p -> p.offer().key(), Piece::offer));
+    Map<String, Offer> byKey = new LinkedHashMap<>();
+    pieces.forEach(p -> byKey.put(p.offer().key(), p.offer()));
+    return byKey;
   }
 
   /** Effect by key, null where there is none. */

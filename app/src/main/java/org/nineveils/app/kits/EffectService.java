@@ -59,11 +59,7 @@ public class EffectService {
   /** Copies an effect beside itself; the copy remembers where it came from. */
   public long addVariant(long id) {
     Rows.Effect from = get(id);
-    String base = from.name() + " variant";
-    String name = base;
-    for (int n = 2; store.nameTaken(from.kitId(), name, 0); n++) {
-      name = base + " " + n;
-    }
+    String name = freeName(from.kitId(), from.name() + " variant");
     return add(from.sectionId(), name, id, from.doc());
   }
 
@@ -113,6 +109,27 @@ public class EffectService {
               (e, place) -> store.file(e.id(), section, place, e.name()));
           return null;
         });
+  }
+
+  /** Marks an effect as a favourite, or no longer. */
+  public void favour(long id, boolean favourite) {
+    Rows.Effect effect = get(id);
+    journal.edit(
+        KitService.scope(effect.kitId()),
+        (favourite ? "favour " : "no longer favour ") + effect.name(),
+        () -> {
+          store.favour(id, favourite);
+          return null;
+        });
+  }
+
+  /** The name, or with a number behind it, that no effect of the kit has. */
+  public String freeName(long kitId, String base) {
+    String name = base;
+    for (int n = 2; store.nameTaken(kitId, name, 0); n++) {
+      name = base + " " + n;
+    }
+    return name;
   }
 
   public void remove(long id) {

@@ -76,6 +76,10 @@ class EffectStore {
         == 1;
   }
 
+  void favour(long id, boolean favourite) {
+    db.sql("update effect set favourite = ? where id = ?").params(favourite, id).update();
+  }
+
   void remove(long id) {
     db.sql("delete from effect where id = ?").param(id).update();
   }

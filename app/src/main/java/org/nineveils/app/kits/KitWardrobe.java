@@ -47,9 +47,13 @@ class KitWardrobe implements WardrobeSource {
                 rule,
                 row.position());
         String small = "/effects/%d/small?photo={photo}".formatted(row.id());
-        pieces.add(new Wardrobe.Piece(offer, effects.effect(row), small));
+        pieces.add(new Wardrobe.Piece(offer, effects.effect(row), small, row.favourite()));
       }
     }
-    return new Wardrobe(kit.name(), "/kits/" + id, Side.WALL, pieces);
+    List<Wardrobe.Shelf> shelves =
+        kits.sections(id).stream()
+            .map(s -> new Wardrobe.Shelf(s.id(), s.number() + " " + s.name()))
+            .toList();
+    return new Wardrobe(kit.name(), "/kits/" + id, Side.WALL, pieces, shelves);
   }
 }

@@ -115,6 +115,12 @@ class KitsApi {
     return DONE;
   }
 
+  @PutMapping("/effects/{id}/favourite")
+  Map<String, Object> favour(@PathVariable("id") long id, @RequestParam("is") boolean is) {
+    effects.favour(id, is);
+    return DONE;
+  }
+
   @DeleteMapping("/effects/{id}")
   Map<String, Object> remove(@PathVariable("id") long id) {
     String name = effects.get(id).name();

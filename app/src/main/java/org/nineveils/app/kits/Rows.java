@@ -21,7 +21,8 @@ public final class Rows {
       String name,
       Long variantOf,
       String doc,
-      int rev) {}
+      int rev,
+      boolean favourite) {}
 
   /** A section with its effects in order. */
   public record FilledSection(Section section, List<Effect> effects) {}

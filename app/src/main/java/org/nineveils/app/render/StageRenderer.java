@@ -60,7 +60,11 @@ public class StageRenderer {
     if (request.area() != null || request.plain() || request.view().isEmpty()) {
       Area area = wanted(request, source);
       Picture out = Renderer.render(source, area, request.wanted(stack), manner);
-      return pack(head(photo, source, area), out, Part.whole(out), start);
+      Map<String, Object> head = head(photo, source, area);
+      if (request.plain()) {
+        head.put("luma", Histogram.luma(out));
+      }
+      return pack(head, out, Part.whole(out), start);
     }
     LiveView view = views.live(request.view());
     synchronized (view) { // its picture changes with the next request
@@ -90,7 +94,11 @@ public class StageRenderer {
 
   /** The finished picture at full size as a file. */
   public byte[] file(Photo photo, Stack stack, PictureFormat format) {
-    Picture full = photos.full(photo);
+    return file(photos.full(photo), stack, format);
+  }
+
+  /** A picture through a stack, exactly, as a file. */
+  public byte[] file(Picture full, Stack stack, PictureFormat format) {
     Manner exact = Manner.exact().picturesFrom(shelf);
     return PictureWriter.write(Renderer.render(full, full.area(), stack, exact), format);
   }

@@ -3,6 +3,7 @@ package org.nineveils.veil.colour;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
@@ -71,6 +72,11 @@ public final class Colour implements VeilKind {
   @Override
   public String purpose() {
     return "hue, saturation, lightness, vibrance, eight hues apart";
+  }
+
+  @Override
+  public Map<String, Object> sample() {
+    return Map.of("saturation", 45, "hue", 8);
   }
 
   @Override

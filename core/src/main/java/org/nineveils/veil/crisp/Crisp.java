@@ -2,6 +2,7 @@ package org.nineveils.veil.crisp;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
@@ -54,6 +55,11 @@ public final class Crisp implements VeilKind {
   @Override
   public String purpose() {
     return "sharpening, local contrast, haze removal";
+  }
+
+  @Override
+  public Map<String, Object> sample() {
+    return Map.of("sharp", 200, "medium", 70);
   }
 
   @Override

@@ -2,6 +2,7 @@ package org.nineveils.veil.curve;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
 import org.nineveils.setting.CurveSetting;
 import org.nineveils.setting.Setting;
@@ -45,6 +46,13 @@ public final class Curve implements VeilKind {
   @Override
   public String purpose() {
     return "tone curve, levels, matte";
+  }
+
+  @Override
+  public Map<String, Object> sample() {
+    return Map.of(
+        "all",
+        List.of(List.of(0.0, 0.14), List.of(0.3, 0.3), List.of(0.7, 0.78), List.of(1.0, 0.94)));
   }
 
   @Override

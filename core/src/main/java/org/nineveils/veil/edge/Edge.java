@@ -1,6 +1,8 @@
 package org.nineveils.veil.edge;
 
 import java.util.List;
+import java.util.Map;
+import org.nineveils.setting.Handle;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
@@ -58,6 +60,18 @@ public final class Edge implements VeilKind {
   @Override
   public String purpose() {
     return "vignette and spotlight with a movable centre, frame";
+  }
+
+  @Override
+  public Map<String, Object> sample() {
+    return Map.of("amount", -2.2, "reach", 25);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return List.of(
+        Handle.point("Middle of the vignette", AMOUNT, CENTRE_X, CENTRE_Y)
+            .reaching(REACH, Handle.Ruler.HALF_DIAGONAL));
   }
 
   @Override

@@ -3,6 +3,7 @@ package org.nineveils.veil.ink;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
@@ -82,6 +83,11 @@ public final class Ink implements VeilKind {
   @Override
   public String purpose() {
     return "cyan, magenta, yellow and black in nine families of colours";
+  }
+
+  @Override
+  public Map<String, Object> sample() {
+    return Map.of("neutralsCyan", 25, "neutralsYellow", -20, "whitesYellow", 12);
   }
 
   @Override

@@ -85,6 +85,11 @@ public final class Light implements VeilKind {
   }
 
   @Override
+  public Map<String, Object> sample() {
+    return Map.of("exposure", 0.8, "temperature", 25);
+  }
+
+  @Override
   public List<Setting<?>> settings() {
     return List.of(
         EXPOSURE,

@@ -1,7 +1,9 @@
 package org.nineveils.veil.overlay;
 
 import java.util.List;
+import java.util.Map;
 import org.nineveils.setting.ChoiceSetting;
+import org.nineveils.setting.Handle;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
@@ -139,6 +141,23 @@ public final class Overlay implements VeilKind {
   @Override
   public String purpose() {
     return "placed picture, flat colour, gradient, shaft of light, flare, film grain";
+  }
+
+  @Override
+  public Map<String, Object> sample() {
+    return Map.of("shaft", 90, "flare", 60);
+  }
+
+  @Override
+  public List<Handle> handles() {
+    return List.of(
+        Handle.point("Placed picture", PICTURE, PICTURE_X, PICTURE_Y).turned(PICTURE_ANGLE),
+        Handle.point("Gradient", GRADIENT, GRADIENT_X, GRADIENT_Y)
+            .turned(GRADIENT_ANGLE)
+            .reaching(GRADIENT_LENGTH, Handle.Ruler.LONG_SIDE),
+        Handle.point("Shaft of light", SHAFT, SHAFT_X, SHAFT_Y).turned(SHAFT_ANGLE),
+        Handle.point("Flare", FLARE, FLARE_X, FLARE_Y)
+            .reaching(FLARE_SIZE, Handle.Ruler.LONG_SIDE));
   }
 
   @Override

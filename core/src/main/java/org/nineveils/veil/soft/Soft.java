@@ -2,6 +2,7 @@ package org.nineveils.veil.soft;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
@@ -62,6 +63,11 @@ public final class Soft implements VeilKind {
   @Override
   public String purpose() {
     return "skin smoothing, blur, glow, haze, noise reduction";
+  }
+
+  @Override
+  public Map<String, Object> sample() {
+    return Map.of("blur", 6, "haze", 30);
   }
 
   @Override

@@ -82,6 +82,11 @@ public final class Tint implements VeilKind {
   }
 
   @Override
+  public Map<String, Object> sample() {
+    return Map.of("colourise", 100, "saturation", 22);
+  }
+
+  @Override
   public List<Setting<?>> settings() {
     List<Setting<?>> all = new ArrayList<>();
     all.add(MONOCHROME);

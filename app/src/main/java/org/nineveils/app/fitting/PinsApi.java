@@ -1,0 +1,65 @@
+package org.nineveils.app.fitting;
+
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.web.Undo;
+import org.nineveils.document.FittingJson;
+import org.nineveils.document.Json;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Pins of a fitting; every answer holds the pins as they are now. */
+@RestController
+@RequestMapping("/api/fittings/{id}/pins")
+class PinsApi {
+  private final Pins pins;
+  private final FittingService fittings;
+  private final Journal journal;
+
+  PinsApi(Pins pins, FittingService fittings, Journal journal) {
+    this.pins = pins;
+    this.fittings = fittings;
+    this.journal = journal;
+  }
+
+  @PostMapping
+  Map<String, Object> add(@PathVariable("id") long id) {
+    pins.add(id);
+    return state(id);
+  }
+
+  @PutMapping("/{pin}")
+  Map<String, Object> rename(
+      @PathVariable("id") long id, @PathVariable("pin") long pin, @RequestBody String body) {
+    pins.rename(id, pin, Json.read(body, "The request").text("name"));
+    return state(id);
+  }
+
+  @DeleteMapping("/{pin}")
+  Map<String, Object> remove(@PathVariable("id") long id, @PathVariable("pin") long pin) {
+    pins.remove(id, pin);
+    return state(id);
+  }
+
+  @PostMapping("/{pin}/back")
+  Map<String, Object> back(@PathVariable("id") long id, @PathVariable("pin") long pin) {
+    pins.goBack(id, pin);
+    return state(id);
+  }
+
+  private Map<String, Object> state(long id) {
+    FittingRow row = fittings.get(id);
+    List<Map<String, Object>> all = pins.of(id);
+    return Json.object(
+        "rev", row.rev(),
+        "fitting", FittingJson.format(fittings.fitting(row)),
+        "pins", all,
+        "undo", Undo.of(journal, FittingService.scope(id)));
+  }
+}

@@ -1,0 +1,53 @@
+package org.nineveils.app.swatches;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Rows of swatches. */
+@Repository
+class SwatchStore {
+  /**
+   * A stored veil.
+   *
+   * @param mark maker's mark; may be empty
+   * @param doc JSON of a veil
+   */
+  record Swatch(long id, String mark, String name, String doc) {}
+
+  private final JdbcClient db;
+
+  SwatchStore(JdbcClient db) {
+    this.db = db;
+  }
+
+  List<Swatch> all() {
+    return db.sql("select * from swatch order by mark, name").query(Swatch.class).list();
+  }
+
+  Optional<Swatch> find(long id) {
+    return db.sql("select * from swatch where id = ?").param(id).query(Swatch.class).optional();
+  }
+
+  boolean nameTaken(String mark, String name) {
+    return db.sql("select exists (select 1 from swatch where mark = ? and name = ?)")
+        .params(mark, name)
+        .query(Boolean.class)
+        .single();
+  }
+
+  void add(String mark, String name, String doc) {
+    db.sql("insert into swatch (mark, name, doc) values (?, ?, ?)")
+        .params(mark, name, doc)
+        .update();
+  }
+
+  void rename(long id, String name) {
+    db.sql("update swatch set name = ? where id = ?").params(name, id).update();
+  }
+
+  void remove(long id) {
+    db.sql("delete from swatch where id = ?").param(id).update();
+  }
+}

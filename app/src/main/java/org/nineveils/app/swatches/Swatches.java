@@ -1,0 +1,91 @@
+package org.nineveils.app.swatches;
+
+import java.util.List;
+import org.nineveils.app.collections.CollectionService;
+import org.nineveils.app.data.Journal;
+import org.nineveils.app.swatches.SwatchStore.Swatch;
+import org.nineveils.app.web.Conflict;
+import org.nineveils.app.web.NotFound;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Json;
+import org.nineveils.kit.Names;
+import org.nineveils.mask.Cover;
+import org.nineveils.mask.Mask;
+import org.nineveils.veil.Veil;
+import org.springframework.stereotype.Service;
+
+/** Keeps settings of single veils under the maker's mark. */
+@Service
+public class Swatches {
+  /** What undo of swatches looks at. */
+  static final String SCOPE = "swatches";
+
+  private final SwatchStore store;
+  private final CollectionService collections;
+  private final Journal journal;
+
+  Swatches(SwatchStore store, CollectionService collections, Journal journal) {
+    this.store = store;
+    this.collections = collections;
+    this.journal = journal;
+  }
+
+  List<Swatch> all() {
+    return store.all();
+  }
+
+  /**
+   * Keeps a veil.
+   *
+   * @param withRules with the rules of its mask, where it has any; otherwise it covers everywhere
+   */
+  public void add(String wanted, Veil veil, boolean withRules) {
+    String mark = collections.makersMark();
+    String name = Names.check("A swatch", wanted);
+    boolean ruled = veil.mask().cover() == Cover.BY_RULE && withRules;
+    Veil kept = ruled ? veil : veil.withMask(Mask.EVERYWHERE);
+    edit(
+        "keep the swatch " + name,
+        () -> {
+          checkName(mark, name);
+          store.add(mark, name, Json.write(EffectJson.formatVeil(kept)));
+        });
+  }
+
+  void rename(long id, String wanted) {
+    String name = Names.check("A swatch", wanted);
+    Swatch old = find(id);
+    edit(
+        "rename the swatch " + old.name(),
+        () -> {
+          if (!name.equalsIgnoreCase(old.name())) {
+            checkName(old.mark(), name);
+          }
+          store.rename(id, name);
+        });
+  }
+
+  void remove(long id) {
+    edit("delete the swatch " + find(id).name(), () -> store.remove(id));
+  }
+
+  private void checkName(String mark, String name) {
+    if (store.nameTaken(mark, name)) {
+      throw Conflict.taken("a swatch of this mark", name);
+    }
+  }
+
+  private Swatch find(long id) {
+    return store.find(id).orElseThrow(() -> new NotFound("This swatch is no longer here."));
+  }
+
+  private void edit(String label, Runnable work) {
+    journal.edit(
+        SCOPE,
+        label,
+        () -> {
+          work.run();
+          return null;
+        });
+  }
+}

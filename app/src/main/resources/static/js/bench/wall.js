@@ -1,0 +1,48 @@
+// The strip of test photos beside the bench: which one is shown.
+
+export class Wall {
+  /**
+   * @param strip element with the photos
+   * @param first id of the photo to begin with
+   * @param on { chosen(photo) }
+   */
+  constructor(strip, first, on) {
+    this.on = on;
+    this.photos = [...strip.querySelectorAll("[data-photo]")].map((button) => {
+      const { photo, name, width, height } = button.dataset;
+      const one = { id: Number(photo), name, width: Number(width), height: Number(height), button };
+      button.addEventListener("click", () => this.choose(one));
+      return one;
+    });
+    this.photo = this.photos.find((p) => p.id === first) ?? this.photos[0];
+    this.#mark();
+  }
+
+  choose(next) {
+    if (!next || next === this.photo) return;
+    this.photo = next;
+    this.#mark();
+    this.on.chosen(next);
+  }
+
+  neighbour(step) {
+    const all = this.photos;
+    this.choose(all[(all.indexOf(this.photo) + step + all.length) % all.length]);
+  }
+
+  /** Lets the links of the page be about the photo that is shown. */
+  showLinks(effectId) {
+    const { id, width, height } = this.photo;
+    document.querySelector("[data-photo-size]").textContent = `${width} × ${height}`;
+    for (const link of document.querySelectorAll("[data-format]")) {
+      link.href = `/bench/${effectId}/result?photo=${id}&format=${link.dataset.format}`;
+    }
+    const fitting = document.querySelector("[data-fitting]");
+    fitting.href = fitting.href.replace(/&photo=\d+|$/, `&photo=${id}`);
+  }
+
+  #mark() {
+    for (const p of this.photos) p.button.setAttribute("aria-current", String(p === this.photo));
+    this.photo.button.scrollIntoView({ block: "nearest" });
+  }
+}

@@ -1,0 +1,76 @@
+// Keeps what is worn as a new effect: which effects, veils and changes go in, under which name.
+import { send } from "../web/http.js";
+import { say } from "../web/say.js";
+import { veilState } from "./wearing.js";
+
+/**
+ * @param dialog element
+ * @param api address of the fitting
+ * @param now { fitting(), pieces: by key, settled(): when all is stored }
+ * @returns open()
+ */
+export function keeping(dialog, api, now) {
+  const form = dialog.querySelector("form");
+  const parts = dialog.querySelector("[data-parts]");
+  const fault = dialog.querySelector(".fault");
+
+  function part(worn) {
+    const piece = now.pieces.get(worn.effect);
+    const box = document.createElement("fieldset");
+    box.dataset.part = worn.effect;
+    const all = tick(piece.name, true);
+    all.label.className = "tick is-effect";
+    const veils = piece.effect.veils.map((veil) => {
+      const { lifted } = veilState(now.fitting(), worn.effect, veil);
+      const painted = worn.byBrush || (worn.paint[veil.id]?.length ?? 0) > 0;
+      const becomes = painted && (worn.byBrush || veil.mask.cover !== "by-rule") ? " · paint left out, becomes brush-on" : painted ? " · paint left out" : "";
+      const made = tick(`${veil.name}${lifted || worn.lifted ? " · lifted" : ""}${becomes}`, true);
+      made.box.dataset.veil = veil.id;
+      return made;
+    });
+    const asWorn = tick("with the opacities, dials and lifted veils of this fitting", true);
+    asWorn.box.dataset.asWorn = "";
+    asWorn.label.classList.add("is-quiet");
+    all.box.addEventListener("change", () => veils.forEach((v) => (v.box.checked = all.box.checked)));
+    for (const v of veils) {
+      v.box.addEventListener("change", () => (all.box.checked = veils.some((one) => one.box.checked)));
+    }
+    box.append(all.label, ...veils.map((v) => v.label), asWorn.label);
+    return box;
+  }
+
+  form.addEventListener("submit", async (event) => {
+    event.preventDefault();
+    const picks = [...parts.children].map((box) => ({
+      effect: box.dataset.part,
+      veils: [...box.querySelectorAll("[data-veil]")].filter((v) => v.checked).map((v) => v.dataset.veil),
+      asWorn: box.querySelector("[data-as-worn]").checked,
+    }));
+    const { name, section, note } = form.elements;
+    try {
+      await now.settled();
+      const answer = await send("POST", `${api}/keep`, { name: name.value, section: Number(section.value), note: note.value, picks });
+      dialog.close();
+      say([answer.said, ...answer.details].join(" "), { label: "Open at the bench", action: () => location.assign(`/bench/${answer.effect}`) });
+    } catch (error) {
+      fault.textContent = error.message;
+      fault.hidden = false;
+    }
+  });
+
+  return () => {
+    const { worn } = now.fitting();
+    fault.hidden = true;
+    parts.replaceChildren(...worn.filter((w) => now.pieces.has(w.effect)).map(part));
+    form.elements.note.value = worn.map((w) => now.pieces.get(w.effect)?.effect.note).filter(Boolean).join("\n");
+    dialog.showModal();
+  };
+}
+
+function tick(text, checked) {
+  const label = document.createElement("label");
+  label.className = "tick";
+  const box = Object.assign(document.createElement("input"), { type: "checkbox", checked });
+  label.append(box, text);
+  return { label, box };
+}

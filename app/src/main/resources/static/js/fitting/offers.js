@@ -1,0 +1,90 @@
+// What the kit offers, section by section: found by name, marked as favourites, shown on the photo
+// while pointed at, put on by a click, or a whole section at once.
+import { send } from "../web/http.js";
+import { sayFault } from "../web/say.js";
+
+const TRY_AFTER_MS = 90;
+
+export class Offers {
+  /**
+   * @param root element with the sections
+   * @param on { isWorn(key), try(key | null), toggle(key), wearAll(section, lifted) }
+   */
+  constructor(root, on) {
+    this.root = root;
+    this.on = on;
+    this.pieces = new Map([...root.querySelectorAll("[data-piece]")].map((b) => [b.dataset.piece, b]));
+    for (const [key, button] of this.pieces) this.#listen(key, button);
+    for (const star of root.querySelectorAll("[data-favour]")) star.addEventListener("click", () => this.#favour(star));
+    for (const menu of root.querySelectorAll("[data-wear-all]")) {
+      menu.addEventListener("click", () => on.wearAll(Number(menu.dataset.section), menu.dataset.wearAll === "lifted"));
+    }
+    this.search = root.querySelector("[data-find]");
+    this.search.addEventListener("input", () => this.#filter());
+    this.only = root.querySelector("[data-only-favourites]");
+    this.only?.addEventListener("click", () => {
+      this.only.setAttribute("aria-pressed", String(this.only.getAttribute("aria-pressed") !== "true"));
+      this.#filter();
+    });
+  }
+
+  show() {
+    for (const [key, button] of this.pieces) button.setAttribute("aria-pressed", String(this.on.isWorn(key)));
+  }
+
+  #listen(key, button) {
+    const begin = () => {
+      clearTimeout(this.pointing);
+      if (!this.on.isWorn(key)) this.pointing = setTimeout(() => this.on.try(key), TRY_AFTER_MS);
+    };
+    const end = () => {
+      clearTimeout(this.pointing);
+      this.on.try(null);
+    };
+    button.addEventListener("pointerenter", begin);
+    button.addEventListener("pointerleave", end);
+    button.addEventListener("focus", () => button.matches(":focus-visible") && begin());
+    button.addEventListener("blur", end);
+    button.addEventListener("click", () => {
+      clearTimeout(this.pointing);
+      this.on.toggle(key).catch(sayFault);
+    });
+    button.addEventListener("keydown", (event) => {
+      const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+      if (!step) return;
+      const all = [...this.pieces.values()].filter((b) => b.offsetParent);
+      all[all.indexOf(button) + step]?.focus({ focusVisible: true });
+      event.preventDefault();
+    });
+  }
+
+  async #favour(star) {
+    const is = star.getAttribute("aria-pressed") !== "true";
+    star.setAttribute("aria-pressed", String(is));
+    try {
+      await send("PUT", `/api/effects/${star.dataset.favour}/favourite?is=${is}`);
+    } catch (error) {
+      star.setAttribute("aria-pressed", String(!is));
+      sayFault(error);
+    }
+    this.#filter();
+  }
+
+  #filter() {
+    const words = this.search.value.trim().toLowerCase();
+    const only = this.only?.getAttribute("aria-pressed") === "true";
+    let found = 0;
+    for (const section of this.root.querySelectorAll("[data-offers]")) {
+      let any = false;
+      for (const box of section.querySelectorAll(".offer")) {
+        const star = box.querySelector("[data-favour]");
+        const fits = box.textContent.toLowerCase().includes(words) && (!only || star?.getAttribute("aria-pressed") === "true");
+        box.hidden = !fits;
+        any ||= fits;
+        found += fits ? 1 : 0;
+      }
+      section.hidden = !any;
+    }
+    this.root.querySelector("[data-none-found]").hidden = found > 0;
+  }
+}

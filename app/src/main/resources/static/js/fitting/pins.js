@@ -1,0 +1,80 @@
+// Pins: remembered states of the fitting, to compare, to go back to, to discard.
+import { send } from "../web/http.js";
+import { renderSmall } from "../stage/small.js";
+import { sayFault } from "../web/say.js";
+
+export class Pins {
+  /**
+   * @param box element of the readings
+   * @param api address of the fitting
+   * @param on { saver, address: of rendering, peek(fitting | null, name), back(answer), changed() }
+   */
+  constructor(box, api, all, on) {
+    Object.assign(this, { box, api, all, on });
+    this.list = box.querySelector("[data-pin-list]");
+    box.querySelector("[data-pin]").addEventListener("click", () => this.add());
+    this.#show();
+  }
+
+  add() {
+    return this.#ask("POST", "");
+  }
+
+  /** The pins as the four-up takes them: what is worn now, then each pin. */
+  compared(now) {
+    const pins = this.all.map((pin) => ({
+      key: pin.id,
+      name: pin.name,
+      body: { fitting: pin.fitting },
+      choose: () => this.#back(pin),
+    }));
+    return [{ key: 0, name: "Now", body: now }, ...pins];
+  }
+
+  async #ask(method, path, body) {
+    const answer = await this.on.saver.queue(() => send(method, `${this.api}/pins${path}`, body));
+    if (!answer) return null;
+    this.take(answer.pins);
+    return answer;
+  }
+
+  take(all) {
+    this.all = all;
+    this.#show();
+    this.on.changed();
+  }
+
+  async #back(pin) {
+    const answer = await this.#ask("POST", `/${pin.id}/back`);
+    if (answer) this.on.back(answer, pin.name);
+  }
+
+  #show() {
+    this.list.replaceChildren(...this.all.map((pin) => this.#one(pin)));
+    const mine = this.all;
+    const wanted = this.all.map((pin, i) => ({ canvas: this.list.children[i].querySelector("canvas"), body: { fitting: pin.fitting } }));
+    renderSmall(this.on.address, wanted, () => mine === this.all).catch(sayFault);
+  }
+
+  #one(pin) {
+    const one = document.createElement("figure");
+    one.className = "pin";
+    one.dataset.pinId = pin.id;
+    const wear = document.createElement("button");
+    wear.type = "button";
+    wear.title = "Wear this again";
+    wear.setAttribute("aria-label", `Wear ${pin.name} again`);
+    wear.append(document.createElement("canvas"));
+    wear.addEventListener("click", () => this.#back(pin));
+    for (const begin of ["pointerenter", "focus"]) wear.addEventListener(begin, () => this.on.peek(pin.fitting, pin.name));
+    for (const end of ["pointerleave", "blur"]) wear.addEventListener(end, () => this.on.peek(null));
+    const name = Object.assign(document.createElement("input"), { value: pin.name, maxLength: 60 });
+    name.setAttribute("aria-label", "Name of the pin");
+    name.addEventListener("change", () => this.#ask("PUT", `/${pin.id}`, { name: name.value }).then((answer) => answer || this.#show()));
+    const away = Object.assign(document.createElement("button"), { type: "button", textContent: "×", title: "Discard", className: "away" });
+    away.setAttribute("aria-label", `Discard ${pin.name}`);
+    away.addEventListener("click", () => this.#ask("DELETE", `/${pin.id}`));
+    one.append(wear, name, away);
+    return one;
+  }
+}

@@ -1,0 +1,29 @@
+// The buttons for looking: what each does on the stage, and which is pressed.
+
+/** @returns { press(look, pressed), pressOnly(looks, look), show(look, shown) } */
+export function lookButtons(box, stage) {
+  const button = (look) => box.querySelector(`[data-look=${look}]`);
+  const looks = {
+    side: () => stage.toggleCompare("side"),
+    wiper: () => stage.toggleCompare("wiper"),
+    pins: () => stage.toggleCompare("pins"),
+    mask: () => stage.toggleMask(),
+    fit: () => stage.fit(),
+    full: () => stage.full(undefined),
+  };
+  for (const [look, run] of Object.entries(looks)) button(look).addEventListener("click", run);
+  const hold = button("plain");
+  hold.addEventListener("pointerdown", () => stage.holdPlain(true));
+  for (const end of ["pointerup", "pointerleave", "pointercancel", "blur"]) {
+    hold.addEventListener(end, () => stage.holdPlain(false));
+  }
+  hold.addEventListener("keydown", (e) => [" ", "Enter"].includes(e.key) && stage.holdPlain(true));
+  hold.addEventListener("keyup", () => stage.holdPlain(false));
+  const press = (look, pressed) => button(look).setAttribute("aria-pressed", String(pressed));
+  return {
+    press,
+    /** Presses one of some, or none. */
+    pressOnly: (some, one) => some.forEach((look) => press(look, look === one)),
+    show: (look, shown) => (button(look).hidden = !shown),
+  };
+}

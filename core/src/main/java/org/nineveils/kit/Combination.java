@@ -1,0 +1,116 @@
+package org.nineveils.kit;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import org.nineveils.mask.Cover;
+import org.nineveils.mask.Mask;
+import org.nineveils.mask.Paint;
+import org.nineveils.veil.Dial;
+import org.nineveils.veil.Effect;
+import org.nineveils.veil.Veil;
+
+/**
+ * An effect kept from a fitting.
+ *
+ * @param effect veils of the parts that were ticked, in the order in which they are worn
+ * @param said what became different on the way, one sentence each
+ */
+public record Combination(Effect effect, List<String> said) {
+
+  /**
+   * A worn effect of which something goes in.
+   *
+   * @param effect its key
+   * @param veils ids of the veils that go in
+   * @param asWorn with what the fitting changed: opacities, lifted veils, dials; otherwise as the
+   *     effect was made
+   */
+  public record Pick(String effect, Set<String> veils, boolean asWorn) {}
+
+  /**
+   * Makes an effect of what is worn. Paint belongs to the photo and is left out: a veil that was
+   * painted is brushed on afresh, or keeps its rule where it has one. The opacity of a worn effect
+   * goes into its veils, which is exact where one veil goes in.
+   *
+   * @param picks in any order; what is not worn is let be
+   * @param effects effect by key, or null where there is none
+   * @param note of the new effect
+   * @throws IllegalArgumentException with a sentence if nothing was ticked, or too many veils
+   */
+  public static Combination of(
+      Fitting fitting, List<Pick> picks, Function<String, Effect> effects, String note) {
+    Making making = new Making();
+    for (Worn worn : fitting.worn()) {
+      Effect effect = effects.apply(worn.effect());
+      for (Pick pick : picks) {
+        if (effect != null && pick.effect().equals(worn.effect())) {
+          making.add(worn, effect, pick);
+        }
+      }
+    }
+    if (making.veils.isEmpty()) {
+      throw new IllegalArgumentException("Tick at least one veil that goes into the effect.");
+    }
+    Effect made = new Effect(making.veils, note, Effect.CURRENT_EDITION, making.dials);
+    return new Combination(made, making.said);
+  }
+
+  private static final class Making {
+    final List<Veil> veils = new ArrayList<>();
+    final List<Dial> dials = new ArrayList<>();
+    final List<String> said = new ArrayList<>();
+
+    void add(Worn worn, Effect effect, Pick pick) {
+      boolean shared = pick.asWorn() && worn.opacity() < 1 && pick.veils().size() > 1;
+      boolean first = true;
+      for (Veil veil : effect.veils()) {
+        if (!pick.veils().contains(veil.id())) {
+          continue;
+        }
+        String id = "k" + (veils.size() + 1);
+        Veil own = pick.asWorn() ? asWorn(worn, effect, veil) : veil;
+        veils.add(unpainted(own, worn).withId(id));
+        for (Dial dial : effect.dials()) {
+          if (dial.veil().equals(veil.id()) && dials.size() < Effect.MAX_DIALS) {
+            dials.add(new Dial(id, dial.key(), dial.label(), dial.min(), dial.max()));
+          }
+        }
+        if (shared && first) {
+          said.add(
+              "An effect was worn at %d %%: its veils have that opacity each, which can look a little different."
+                  .formatted(Math.round(worn.opacity() * 100)));
+          first = false;
+        }
+      }
+    }
+
+    private static Veil asWorn(Worn worn, Effect effect, Veil veil) {
+      Veil changed = worn.changed(veil, effect);
+      return changed
+          .withOpacity(changed.opacity() * worn.opacity())
+          .withLifted(changed.lifted() || worn.lifted());
+    }
+
+    private Veil unpainted(Veil veil, Worn worn) {
+      Map<String, Paint> paint = worn.paint();
+      boolean painted = worn.byBrush() || paint.containsKey(veil.id());
+      if (!painted) {
+        return veil;
+      }
+      if (veil.mask().cover() == Cover.BY_RULE && !worn.byBrush()) {
+        said.add(
+            "“%s” keeps its rule; what was painted over it belongs to this photo and is left out."
+                .formatted(veil.name()));
+        return veil;
+      }
+      said.add(
+          "“%s” is brush-on: what was painted belongs to this photo and is left out."
+              .formatted(veil.name()));
+      Mask old = veil.mask();
+      return veil.withMask(new Mask(Cover.BRUSH_ON, List.of(), old.grow(), old.soften()));
+    }
+  }
+}

@@ -1,0 +1,75 @@
+package org.nineveils.kit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.nineveils.kit.Fitting.Answer;
+import org.nineveils.kit.Opposites.Leaning;
+import org.nineveils.mask.Mask;
+import org.nineveils.testing.Pictures;
+import org.nineveils.veil.Effect;
+import org.nineveils.veil.Veil;
+
+/** Common practice, no published source: crisp and soft are opposites, one vignette at a time. */
+class OppositesTest {
+  private static final Map<String, Offer> OFFERS = new HashMap<>();
+  private static final Map<String, Effect> EFFECTS = new HashMap<>();
+
+  private static void offer(String key, int position, Veil... veils) {
+    OFFERS.put(key, new Offer(key, key, 5, "Finish", StackingRule.OPPOSITES_ASK, position));
+    EFFECTS.put(key, new Effect(List.of(veils), "", 1));
+  }
+
+  static {
+    offer("screen", 1, Pictures.veil("crisp", Map.of("sharp", 80)));
+    offer("dream", 2, Pictures.veil("soft", Map.of("glow", 40)));
+    offer("corners", 3, Pictures.veil("edge", Map.of("amount", -1)));
+    offer("border", 4, Pictures.veil("edge", Map.of("frame", 4)));
+    offer("fade", 5, Pictures.veil("curve", Map.of()));
+  }
+
+  private static Fitting.Change wear(Fitting on, String key, Answer answer) {
+    return on.wear(OFFERS.get(key), OFFERS, EFFECTS::get, answer);
+  }
+
+  private static List<String> keys(Fitting fitting) {
+    return fitting.worn().stream().map(Worn::effect).toList();
+  }
+
+  @Test
+  void crispOverSoftAsksAndChangesNothingUntilAnswered() {
+    Fitting dream = wear(Fitting.plain(), "dream", Answer.NONE).fitting();
+    Fitting.Change asked = wear(dream, "screen", Answer.NONE);
+    assertThat(asked.fitting()).isEqualTo(dream);
+    assertThat(asked.asks()).containsExactly("dream");
+    assertThat(asked.said()).contains("“screen” makes the picture crisp").contains("“dream”");
+    assertThat(keys(wear(dream, "screen", Answer.BOTH).fitting()))
+        .containsExactly("screen", "dream");
+    Fitting.Change instead = wear(dream, "screen", Answer.INSTEAD);
+    assertThat(keys(instead.fitting())).containsExactly("screen");
+    assertThat(instead.said()).contains("instead of “dream”");
+  }
+
+  @Test
+  void aSecondVignetteOrFrameAsksButOtherFinishesDoNot() {
+    Fitting corners = wear(Fitting.plain(), "corners", Answer.NONE).fitting();
+    assertThat(wear(corners, "border", Answer.NONE).asks()).containsExactly("corners");
+    assertThat(wear(corners, "dream", Answer.NONE).asks()).isEmpty();
+    assertThat(keys(wear(corners, "fade", Answer.NONE).fitting()))
+        .containsExactly("corners", "fade");
+  }
+
+  @Test
+  void whatIsBrushedOnLiftedOrSmoothsSkinLeansNowhere() {
+    Veil crisp = Pictures.veil("crisp", Map.of("sharp", 80));
+    assertThat(Leaning.of(new Effect(List.of(crisp), "", 1))).isEqualTo(Leaning.CRISP);
+    Veil skin = Pictures.veil("soft", Map.of("smooth", 70, "noiseColour", 40));
+    assertThat(Leaning.of(new Effect(List.of(skin), "", 1))).isEqualTo(Leaning.NONE);
+    for (Veil veil : List.of(crisp.withLifted(true), crisp.withMask(Mask.BRUSH_ON))) {
+      assertThat(Leaning.of(new Effect(List.of(veil), "", 1))).isEqualTo(Leaning.NONE);
+    }
+  }
+}
