@@ -1,9 +1,9 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
-import { changed, described, doubled, dropped, hung, newVeil, placedAt, setTo } from "../../main/resources/static/js/bench/effect.js";
+import { changed, described, dialled, doubled, dropped, hung, movedTogether, newVeil, placedAt, setTo } from "../../main/resources/static/js/bench/effect.js";
 
 const kind = { id: "light", label: "Light", settings: [{ key: "exposure", start: 0 }, { key: "tint", start: 0 }] };
-const empty = { edition: 1, note: "", veils: [] };
+const empty = { edition: 1, note: "", veils: [], dials: [] };
 const three = ["a", "b", "c"].reduce((e, id) => hung(e, newVeil(kind, e, id)), empty);
 const ids = (effect) => effect.veils.map((v) => v.id).join("");
 
@@ -64,4 +64,44 @@ test("a mask by rule starts with one rule at its start, and is everywhere again 
   assert.equal(mask.rules.length, 1);
   assert.equal(withoutRule(two, 0).rules[0].join, "minus");
   assert.deepEqual(withoutRule(mask, 0), { cover: "everywhere" });
+});
+
+test("a dial goes with its veil, and its range follows the veil's value", () => {
+  const dial = { veil: "a", key: "exposure", label: "Light", min: 0, max: 1 };
+  const dialledOnce = dialled(three, "a", [dial]);
+  assert.deepEqual(setTo(dialledOnce, "a", "exposure", 2).dials, [{ ...dial, max: 2 }]);
+  assert.deepEqual(setTo(dialledOnce, "a", "tint", 2).dials, [dial]);
+  assert.deepEqual(dropped(dialledOnce, "a").dials, []);
+  assert.deepEqual(dropped(dialledOnce, "b").dials, [dial]);
+});
+
+test("several veils move together, as far as there is room", () => {
+  assert.equal(ids(movedTogether(three, ["b", "c"], -1)), "bca");
+  assert.equal(ids(movedTogether(three, ["a", "b"], 1)), "cab");
+  assert.equal(ids(movedTogether(three, ["a", "c"], -1)), "abc");
+  assert.equal(ids(movedTogether(three, ["b"], 1)), "acb");
+});
+
+test("ways to look leave the effect as it was and show only what they say", async () => {
+  const { looked } = await import("../../main/resources/static/js/bench/looking.js");
+  const before = JSON.stringify(three);
+  assert.equal(ids(looked(three, "b", "up-to").effect), "ab");
+  assert.equal(ids(looked(three, "b", "only").effect), "b");
+  assert.equal(looked(three, "b", "without").effect.veils[1].lifted, true);
+  assert.equal(looked(three, "b", "bare").bare, "b");
+  assert.equal(looked(three, null, "up-to").effect, three);
+  const dial = { veil: "c", key: "exposure", label: "Light", min: 0, max: 1 };
+  assert.deepEqual(looked(dialled(three, "c", [dial]), "a", "up-to").effect.dials, []);
+  assert.equal(JSON.stringify(three), before);
+});
+
+test("a difference is brought over from the origin, alone", async () => {
+  const { broughtOver } = await import("../../main/resources/static/js/bench/variants.js");
+  const over = (fields) => broughtOver(three, { veil: "b", key: "", value: null, at: 0, ...fields });
+  assert.equal(over({ field: "settings", key: "tint", value: 7 }).veils[1].settings.tint, 7);
+  assert.equal(over({ field: "opacity", value: 0.3 }).veils[1].opacity, 0.3);
+  assert.equal(ids(over({ field: "veil" })), "ac");
+  assert.equal(ids(over({ field: "veil", value: { id: "x" }, at: 1 })), "axbc");
+  assert.equal(ids(over({ field: "order", value: ["c", "a"] })), "cba");
+  assert.equal(over({ field: "note", value: "brush the eyes" }).note, "brush the eyes");
 });

@@ -1,6 +1,6 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
-import { brushedVeil, changed, paintable, painted, veilChanged, veilState } from "../../main/resources/static/js/fitting/wearing.js";
+import { brushedVeil, changed, dialled, dialValue, paintable, painted, veilChanged, veilState } from "../../main/resources/static/js/fitting/wearing.js";
 
 const veil = (id, cover, lifted = false) => ({ id, opacity: 0.8, lifted, mask: { cover } });
 const worn = (effect) => ({ effect, opacity: 1, lifted: false, veils: {}, paint: {} });
@@ -14,11 +14,11 @@ test("a worn effect is changed without touching the others", () => {
 
 test("a veil is as the effect has it until the fitting changes it", () => {
   const v = veil("v", "everywhere");
-  assert.deepEqual(veilState(fitting, "red", v), { opacity: 0.8, lifted: false });
+  assert.deepEqual(veilState(fitting, "red", v), { opacity: 0.8, lifted: false, dials: {} });
   const next = veilChanged(fitting, "red", v, { lifted: true });
-  assert.deepEqual(veilState(next, "red", v), { opacity: 0.8, lifted: true });
+  assert.deepEqual(veilState(next, "red", v), { opacity: 0.8, lifted: true, dials: {} });
   const twice = veilChanged(next, "red", v, { opacity: 0.1 });
-  assert.deepEqual(veilState(twice, "red", v), { opacity: 0.1, lifted: true });
+  assert.deepEqual(veilState(twice, "red", v), { opacity: 0.1, lifted: true, dials: {} });
 });
 
 test("strokes are added on top of those before", () => {
@@ -36,4 +36,15 @@ test("the brush is for the first brush-on veil that is down", () => {
   const effect = { veils: [veil("a", "everywhere"), veil("b", "brush-on", true), veil("c", "brush-on")] };
   assert.equal(brushedVeil(fitting, "red", effect).id, "c");
   assert.equal(brushedVeil(fitting, "red", { veils: [veil("a", "everywhere")] }), null);
+});
+
+test("a dial starts at its veil's value, is turned in this fitting, and never leaves its range", () => {
+  const own = { ...veil("v", "everywhere"), settings: { glow: 40 } };
+  const dial = { veil: "v", key: "glow", label: "Glow", min: 0, max: 60 };
+  const piece = { key: "red", effect: { veils: [own], dials: [dial] } };
+  assert.equal(dialValue(fitting, piece, dial), 40);
+  const turned = dialled(fitting, piece, dial, 55);
+  assert.equal(dialValue(turned, piece, dial), 55);
+  assert.equal(dialValue(dialled(turned, piece, dial, 90), piece, dial), 60);
+  assert.deepEqual(veilState(turned, "red", own), { opacity: 0.8, lifted: false, dials: { glow: 55 } });
 });

@@ -144,13 +144,15 @@ function hangNew(veil) {
   open(veil.id);
 }
 
+/** Opens a veil, or none; the same one anew on the side that was shown. */
 function open(id) {
+  const side = id === openId && panel ? panel.side : "Settings";
   openId = id;
   panel = null;
   way = "all";
   const veil = id && veilOf(id);
   if (veil) {
-    panel = openVeil(veil, kinds.get(veil.kind), state.blends, state.masks, {
+    panel = openVeil(veil, kinds.get(veil.kind), state.blends, state.masks, side, {
       change: (fields, what) => take(changed(effect, id, fields), `${what} of ${veilOf(id).name}`),
       input: (key, value) => take(setTo(effect, id, key, value)),
       mask: (mask) => take(changed(effect, id, { mask })),

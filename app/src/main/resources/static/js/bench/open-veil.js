@@ -34,13 +34,14 @@ function either(label, buttons) {
  * @param kind its descriptors
  * @param blends blend modes
  * @param rules { kinds, most, guards, edges }: what masks are made of
+ * @param begin the side that is shown first
  * @param on { change(fields, label), input(key, value), mask(mask), setting(key, value, label),
  *   start(values, label), pick(): a colour, others(): veils, copyMask(from), lift, double, drop,
  *   close, paint(how), blend(id | null): peeked at, look(way), dials(dials, label),
  *   tryDial(key, value), note(), keep(), side(name) }
  * @returns { element, show(veil, { painted, way, dials }), tones(histogram), side }
  */
-export function openVeil(veil, kind, blends, rules, on) {
+export function openVeil(veil, kind, blends, rules, begin, on) {
   const name = element("input", { className: "title-edit", maxLength: 60, value: veil.name });
   name.setAttribute("aria-label", "Name of the veil");
   name.addEventListener("change", () => {
@@ -100,7 +101,7 @@ export function openVeil(veil, kind, blends, rules, on) {
   const dials = dialsEditor(kind, { change: on.dials, try: on.tryDial, note: on.note });
   const boxes = [editor, maskBox, dials].map((made) => element("div", { className: "settings" }, made.element));
   let shown = veil;
-  let side = SIDES[0];
+  let side = begin;
 
   function lookAt(next) {
     side = next;
@@ -144,6 +145,6 @@ export function openVeil(veil, kind, blends, rules, on) {
       return side;
     },
   };
-  lookAt(SIDES[0]);
+  lookAt(begin);
   return made;
 }

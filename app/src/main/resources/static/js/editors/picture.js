@@ -1,9 +1,15 @@
-// A setting that is a picture of the maker's own: chosen from her files, shown small.
+// A setting that is a picture of the maker's own, to be seen or as a colour table: chosen from her
+// files, shown small.
 import { upload } from "../web/http.js";
 import { say, sayFault } from "../web/say.js";
 
+const WORDS = {
+  SEEN: { choose: "Choose a picture …", taken: "lies over the photo" },
+  COLOUR_TABLE: { choose: "Choose a table …", taken: "colours the photo" },
+};
+
 /**
- * @param setting { key, label }
+ * @param setting { key, label, use, accepts }
  * @param value SHA-256 of the picture's file, or empty
  * @param on { change(value) }
  * @returns { element, set(value) }
@@ -17,7 +23,8 @@ export function picture(setting, value, on) {
   const choose = document.createElement("label");
   choose.className = "button small";
   const words = document.createElement("span");
-  const file = Object.assign(document.createElement("input"), { type: "file", accept: "image/jpeg,image/png" });
+  const file = Object.assign(document.createElement("input"), { type: "file", accept: setting.accepts });
+  const { choose: choosing, taken } = WORDS[setting.use];
   file.className = "sr-only";
   file.setAttribute("aria-label", setting.label);
   choose.append(words, file);
@@ -34,9 +41,9 @@ export function picture(setting, value, on) {
     if (!chosen) return;
     choose.classList.add("is-busy");
     try {
-      const { sha } = await upload("/api/pictures", chosen, () => {});
+      const { sha } = await upload(`/api/pictures?use=${setting.use}`, chosen, () => {});
       on.change(sha);
-      say(`“${chosen.name}” lies over the photo. It goes into the release with the effect.`);
+      say(`“${chosen.name}” ${taken}. It goes into the release with the effect.`);
     } catch (fault) {
       sayFault(fault);
     }
@@ -44,7 +51,7 @@ export function picture(setting, value, on) {
   });
 
   function set(sha) {
-    words.textContent = sha ? "Another …" : "Choose a picture …";
+    words.textContent = sha ? "Another …" : choosing;
     away.hidden = small.hidden = !sha;
     if (sha && !small.src.includes(sha)) small.src = `/pictures/${sha}/small`;
     element.classList.toggle("is-moved", sha !== "");

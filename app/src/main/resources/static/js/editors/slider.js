@@ -18,6 +18,7 @@ export function slider(setting, value, on) {
   const element = document.createElement("div");
   element.className = "setting";
   element.dataset.key = setting.key;
+  element.classList.toggle("is-hue", setting.unit === "°" && min === 0 && max === 360);
   const id = `s-${setting.key}-${Math.random().toString(36).slice(2, 8)}`;
   const label = document.createElement("label");
   label.htmlFor = id;
@@ -25,6 +26,7 @@ export function slider(setting, value, on) {
   label.title = setting.label;
   const range = Object.assign(document.createElement("input"), { type: "range", id, min, max, step: "any" });
   range.className = "slide";
+  range.setAttribute("aria-label", setting.label);
   range.title = `${setting.label}; double-click for ${shown(start, step)}`;
   const number = Object.assign(document.createElement("input"), { type: "number", min, max, step: "any" });
   number.setAttribute("aria-label", `${setting.label}, number`);
@@ -42,6 +44,7 @@ export function slider(setting, value, on) {
     range.value = v;
     if (document.activeElement !== number || Number(number.value) !== v) number.value = shown(v, step);
     range.setAttribute("aria-valuetext", `${shown(v, step)} ${setting.unit ?? ""}`.trim());
+    range.style.setProperty("--hue", v);
     range.style.setProperty("--from", share(Math.min(v, start)));
     range.style.setProperty("--to", share(Math.max(v, start)));
     element.classList.toggle("is-moved", Math.abs(v - start) > step / 1000);

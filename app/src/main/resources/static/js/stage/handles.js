@@ -3,7 +3,7 @@
 
 const NS = "http://www.w3.org/2000/svg";
 const ARM = 0.16; // length of a handle that has a direction but no distance, in long sides
-const STEP = 1; // per cent moved by an arrow key
+const STEP = 1; // per cent or degrees that an arrow key moves
 
 function svg(name, attributes, parent) {
   const made = document.createElementNS(NS, name);
@@ -42,7 +42,7 @@ export class Handles {
     this.#draw();
   }
 
-  #make({ handle, settings }, index) {
+  #make({ handle }, index) {
     const group = svg("g", {}, this.svg);
     const ring = svg("ellipse", { class: "reach" }, group);
     const arm = svg("line", { class: "arm" }, group);
@@ -72,22 +72,25 @@ export class Handles {
     };
     const far = handle.angle || handle.length ? dot(`${handle.label}, direction and distance`, (p, r) => this.#far(index, p, r)) : null;
     const near = dot(handle.label, (p, r) => this.#near(index, p, r));
-    near.addEventListener("keydown", (event) => {
-      const [dx, dy] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key] ?? [];
-      if (dx === undefined) return;
-      event.preventDefault();
-      event.stopPropagation();
-      const { values, give } = this.#shown[index];
-      const by = STEP * (event.shiftKey ? 10 : 1);
-      const of = (key) => settings.find((s) => s.key === key);
-      give({
-        [handle.x]: clamp(values[handle.x] + dx * by, of(handle.x)),
-        [handle.y]: clamp(values[handle.y] + dy * by, of(handle.y)),
-      }, true);
-    });
+    this.#listenKeys(near, index, [handle.x, handle.y]);
+    if (far) this.#listenKeys(far, index, [handle.angle, handle.length]);
     const name = svg("title", {}, group);
     name.textContent = handle.label;
     return { ring, arm, near, far };
+  }
+
+  /** Lets arrow keys change two settings: across, down; an empty key for none. */
+  #listenKeys(dot, index, [across, down]) {
+    dot.addEventListener("keydown", (event) => {
+      const [dx, dy] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key] ?? [];
+      const key = dx ? across : down;
+      if (dx === undefined || !key) return;
+      event.preventDefault();
+      event.stopPropagation();
+      const { settings, values, give } = this.#shown[index];
+      const by = (dx || dy) * STEP * (event.shiftKey ? 10 : 1);
+      give({ [key]: clamp(values[key] + by, settings.find((s) => s.key === key)) }, true);
+    });
   }
 
   /** Width and height of the photo in shares of its long side. */

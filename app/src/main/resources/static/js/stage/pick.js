@@ -1,4 +1,5 @@
-// Picks a colour of the plain photo: the next press on the stage, or Escape.
+// Picks a colour of the plain photo: the next press on the stage, Enter for where the pointer was
+// last or the middle, or Escape.
 
 const hex = (rgb) => `#${rgb.map((v) => v.toString(16).padStart(2, "0")).join("")}`;
 
@@ -22,6 +23,10 @@ export function pickColour(stage) {
       const onPane = event.target.closest(".pane") === stage.pane;
       end(event, onPane ? stage.readAt(event.offsetX, event.offsetY).plain : null);
     }, listening);
-    document.addEventListener("keydown", (event) => event.key === "Escape" && end(event, null), listening);
+    document.addEventListener("keydown", (event) => {
+      const { x, y } = stage.middle();
+      if (event.key === "Escape") end(event, null);
+      if (event.key === "Enter") end(event, stage.readAt(x, y).plain);
+    }, listening);
   });
 }

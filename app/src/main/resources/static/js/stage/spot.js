@@ -3,7 +3,8 @@
 const DRAWN_FROM = 6; // CSS pixels from which it is an area
 
 /**
- * Waits for the next press on the stage, or Escape.
+ * Waits for the next press on the stage, or Escape; Enter marks where the pointer was last, or the
+ * middle of the stage.
  * @returns promise of { x, y, width, height } in shares of the long side, or null
  */
 export function pickSpot(stage) {
@@ -40,9 +41,11 @@ export function pickSpot(stage) {
       end({ ...a, width: drawn ? b.x - a.x : 0, height: drawn ? b.y - a.y : 0 });
     }, listening);
     document.addEventListener("keydown", (event) => {
-      if (event.key !== "Escape") return;
+      if (event.key !== "Escape" && event.key !== "Enter") return;
       stop(event);
-      end(null);
+      if (event.key === "Escape") return end(null);
+      const point = stage.middle();
+      end({ ...stage.shareAt(point.x, point.y), width: 0, height: 0 });
     }, listening);
   });
 }

@@ -134,10 +134,7 @@ export class Stage {
   }
 
   fit = () => this.#look({ fit: true });
-
-  full(point) {
-    this.#zoomTo(this.finished, 1 / devicePixelRatio, point);
-  }
+  full = (point) => this.#zoomTo(this.finished, 1 / devicePixelRatio, point);
 
   /** Point of the photo, in shares of its long side, under a point of the pane. */
   shareAt(x, y) {
@@ -168,6 +165,9 @@ export class Stage {
     const p = toPhoto(this.view, this.finished.size, this.source.photo(), x, y);
     return { point: p, plain: this.plain.shot?.at(p.x, p.y), finished: this.finished.shot?.at(p.x, p.y) };
   }
+
+  /** Where the pointer was last, or the middle of the pane. */
+  middle = () => this.lastPoint ?? { x: this.finished.size.width / 2, y: this.finished.size.height / 2 };
 
   get longSide() {
     return this.finished.wanted(this.view, this.source.photo()).longSide;

@@ -40,6 +40,11 @@ public final class PictureWriter {
     };
   }
 
+  /** The picture as a PNG with 16 bits a channel. */
+  public static byte[] png16(Picture picture) {
+    return SrgbTag.intoPng(encode("png", "com.sun.imageio", image16(picture), -1, false));
+  }
+
   /**
    * The picture as a JPEG file.
    *

@@ -37,12 +37,13 @@ public final class Culprits {
             .map(
                 d ->
                     String.format(
-                        Locale.ROOT,
-                        "“%s” %s, by %+.1f %s.",
-                        d.step().name(),
-                        d.did(),
-                        d.by(),
-                        d.unit()))
+                            Locale.ROOT,
+                            "“%s” %s, by %+.1f %s.",
+                            d.step().name(),
+                            d.did(),
+                            d.by(),
+                            d.unit())
+                        .replace("by -", "by −"))
             .toList();
     return said.isEmpty()
         ? List.of("No veil changes this spot by more than 1 in any respect.")

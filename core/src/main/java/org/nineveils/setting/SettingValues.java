@@ -56,10 +56,11 @@ public final class SettingValues {
     return get(setting) / 100;
   }
 
-  /** Whether all settings are at their start, leaving one aside that only bends the others. */
-  public boolean atStartBut(Setting<?> aside) {
+  /** Whether all settings are at their start, leaving some aside that only bend the others. */
+  public boolean atStartBut(Setting<?>... aside) {
+    List<Setting<?>> left = List.of(aside);
     return settings.stream()
-        .filter(setting -> setting != aside)
+        .filter(setting -> !left.contains(setting))
         .allMatch(setting -> setting.start().equals(values.get(setting.key())));
   }
 

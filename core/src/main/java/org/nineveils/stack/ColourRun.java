@@ -59,7 +59,7 @@ final class ColourRun {
     List<Kernel> kernels = new ArrayList<>();
     addTables(steps.subList(0, lead), kernels);
     if (trail > lead) {
-      kernels.add(new Lattice(steps.subList(lead, trail)));
+      kernels.add(Lattice.of(steps.subList(lead, trail)));
     }
     addTables(steps.subList(trail, steps.size()), kernels);
     Kernel quick = kernels.size() == 1 ? kernels.get(0) : joined(kernels);

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -35,12 +34,14 @@ class FittingTest {
         .forEach(o -> OFFERS.put(o.key(), o));
   }
 
-  private static final Function<String, Effect> NOTHING = key -> null;
+  private static Effect nothing(String key) {
+    return null;
+  }
 
   private static Fitting wearing(String... keys) {
     Fitting fitting = Fitting.plain();
     for (String key : keys) {
-      fitting = fitting.wear(OFFERS.get(key), OFFERS, NOTHING, Answer.NONE).fitting();
+      fitting = fitting.wear(OFFERS.get(key), OFFERS, FittingTest::nothing, Answer.NONE).fitting();
     }
     return fitting;
   }
@@ -58,14 +59,15 @@ class FittingTest {
   @Test
   void oneAtATimeReplacesAndSaysSo() {
     Fitting.Change change =
-        wearing("third", "milk").wear(OFFERS.get("oat"), OFFERS, NOTHING, Answer.NONE);
+        wearing("third", "milk").wear(OFFERS.get("oat"), OFFERS, FittingTest::nothing, Answer.NONE);
     assertThat(keys(change.fitting())).containsExactly("third", "oat");
     assertThat(change.said()).contains("“Oat” took the place of “Milk”").contains("section 2");
   }
 
   @Test
   void stackFreelyAddsWithoutAWord() {
-    Fitting.Change change = wearing("red").wear(OFFERS.get("lips"), OFFERS, NOTHING, Answer.NONE);
+    Fitting.Change change =
+        wearing("red").wear(OFFERS.get("lips"), OFFERS, FittingTest::nothing, Answer.NONE);
     assertThat(keys(change.fitting())).containsExactly("red", "lips");
     assertThat(change.said()).isEmpty();
   }
@@ -73,10 +75,11 @@ class FittingTest {
   @Test
   void aBlackAndWhiteNeverSitsOverAColourLookWhicheverComesFirst() {
     Fitting.Change mono =
-        wearing("red", "warm").wear(OFFERS.get("slate"), OFFERS, NOTHING, Answer.NONE);
+        wearing("red", "warm").wear(OFFERS.get("slate"), OFFERS, FittingTest::nothing, Answer.NONE);
     assertThat(keys(mono.fitting())).containsExactly("red", "slate");
     assertThat(mono.said()).contains("“Slate” took off “Warm”");
-    Fitting.Change colour = mono.fitting().wear(OFFERS.get("warm"), OFFERS, NOTHING, Answer.NONE);
+    Fitting.Change colour =
+        mono.fitting().wear(OFFERS.get("warm"), OFFERS, FittingTest::nothing, Answer.NONE);
     assertThat(keys(colour.fitting())).containsExactly("red", "warm");
   }
 
@@ -113,7 +116,8 @@ class FittingTest {
 
   @Test
   void anEffectIsWornOnlyOnce() {
-    Fitting.Change change = wearing("red").wear(OFFERS.get("red"), OFFERS, NOTHING, Answer.NONE);
+    Fitting.Change change =
+        wearing("red").wear(OFFERS.get("red"), OFFERS, FittingTest::nothing, Answer.NONE);
     assertThat(keys(change.fitting())).containsExactly("red");
     assertThat(change.said()).contains("already on");
     Worn red = Worn.fresh("red");

@@ -22,12 +22,19 @@ public final class Pictures {
   /** Name of a picture that veils may lay over others. */
   public static final String TEXTURE = "cd".repeat(32);
 
+  /** Name of a colour table. */
+  public static final String TABLE = "ef".repeat(32);
+
+  private static final Picture TABLE_ON_THE_SHELF = random(9, 3, 78);
   private static final Picture ON_THE_SHELF = random(80, 50, 77);
 
-  /** Exact, with {@link #TEXTURE} on the shelf. */
+  /** Exact, with {@link #TEXTURE} and {@link #TABLE} on the shelf. */
   public static final Manner MANNER =
       Manner.exact()
-          .picturesFrom(sha -> Optional.of(ON_THE_SHELF).filter(p -> sha.equals(TEXTURE)));
+          .picturesFrom(
+              sha ->
+                  Optional.ofNullable(
+                      Map.of(TEXTURE, ON_THE_SHELF, TABLE, TABLE_ON_THE_SHELF).get(sha)));
 
   private Pictures() {}
 

@@ -36,8 +36,9 @@ public final class RandomSettings {
     if (setting instanceof ChoiceSetting c) {
       return c.ids().get(random.nextInt(c.ids().size()));
     }
-    if (setting instanceof PictureSetting) {
-      return random.nextBoolean() ? Pictures.TEXTURE : "";
+    if (setting instanceof PictureSetting p) {
+      boolean table = p.use() == PictureSetting.Use.COLOUR_TABLE;
+      return random.nextBoolean() ? (table ? Pictures.TABLE : Pictures.TEXTURE) : "";
     }
     return setting instanceof CurveSetting ? curve(random) : setting.start();
   }

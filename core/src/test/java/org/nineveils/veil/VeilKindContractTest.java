@@ -151,7 +151,7 @@ class VeilKindContractTest {
           Map.of("monochrome", 60.0, "colourise", 60.0, "shadowTint", 40.0, "lightTint", 40.0);
       case "edge" ->
           Map.of("amount", -1.0, "frame", 5.0, "frameSaturation", 40.0, "frameLightness", 60.0);
-      case "colour" -> Map.of("saturation", 30.0);
+      case "colour" -> Map.of("saturation", 30.0, "table", Pictures.TABLE);
       case "overlay" ->
           Map.of(
               "flat",

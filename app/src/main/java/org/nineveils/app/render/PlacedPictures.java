@@ -1,5 +1,7 @@
 package org.nineveils.app.render;
 
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.data.Blobs;
@@ -12,6 +14,8 @@ import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Scaling;
 import org.nineveils.picture.Shelf;
 import org.nineveils.release.PackageLimits;
+import org.nineveils.veil.colour.ColourTable;
+import org.nineveils.veil.colour.CubeFile;
 import org.springframework.stereotype.Service;
 
 /** Pictures that veils lay over photos: kept as files, those used last also as pixels. */
@@ -47,6 +51,29 @@ public class PlacedPictures implements Shelf {
       decoded.put(sha, picture);
     }
     return sha;
+  }
+
+  /**
+   * Takes a colour table in, as text or as a picture, and keeps it as a picture.
+   *
+   * @return its name on the shelf
+   * @throws IllegalArgumentException with a sentence if it is none
+   */
+  public String takeTable(String fileName, byte[] file) {
+    if (fileName.toLowerCase(Locale.ROOT).endsWith(".cube")) {
+      if (file.length > PackageLimits.MAX_ENTRY_BYTES * 2) {
+        throw new IllegalArgumentException("“%s” is too large for a table.".formatted(fileName));
+      }
+      Picture table = CubeFile.read(new String(file, StandardCharsets.UTF_8), fileName);
+      return take(fileName, PictureWriter.png16(table));
+    }
+    Picture picture = PictureReader.read(file, fileName);
+    if (ColourTable.side(picture).isEmpty()) {
+      throw new IllegalArgumentException(
+          "“%s” is no colour table: it has %d × %d pixels, which is no cube of up to %d entries."
+              .formatted(fileName, picture.width(), picture.height(), ColourTable.MOST));
+    }
+    return take(fileName, file);
   }
 
   /** The file of a picture. */

@@ -2,6 +2,7 @@ package org.nineveils.app.render;
 
 import java.io.IOException;
 import java.util.Map;
+import org.nineveils.setting.PictureSetting;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,9 +21,15 @@ class PlacedPicturesController {
   }
 
   @PostMapping("/api/pictures")
-  Map<String, Object> add(@RequestParam("file") MultipartFile file) throws IOException {
+  Map<String, Object> add(
+      @RequestParam("file") MultipartFile file, @RequestParam("use") PictureSetting.Use use)
+      throws IOException {
     String name = file.getOriginalFilename() == null ? "picture" : file.getOriginalFilename();
-    return Map.of("sha", pictures.take(name, file.getBytes()));
+    return Map.of(
+        "sha",
+        use == PictureSetting.Use.COLOUR_TABLE
+            ? pictures.takeTable(name, file.getBytes())
+            : pictures.take(name, file.getBytes()));
   }
 
   @GetMapping("/pictures/{sha}/small")

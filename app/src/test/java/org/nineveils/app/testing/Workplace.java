@@ -74,7 +74,8 @@ public final class Workplace {
   /** Types a number into a setting of the open veil, a slider or a cell of a table. */
   public void set(String key, double value) {
     String own = "[data-key=" + key + "] input";
-    type(page.locator(".open .setting" + own + "[type=number], .open .cell" + own), value);
+    String shown = ".open .settings:not([hidden]) ";
+    type(page.locator(shown + ".setting" + own + "[type=number], " + shown + ".cell" + own), value);
   }
 
   /** Types a number into a setting of one of the open veil's rules. */
@@ -117,6 +118,12 @@ public final class Workplace {
             }""",
             List.of(x, y));
     return ((List<?>) rgb).stream().map(v -> ((Number) v).intValue()).toList();
+  }
+
+  /** The whole finished picture as it is painted, to compare. */
+  public Object picture() {
+    return page.evaluate(
+        "() => document.querySelector('.pane-finished [data-picture]').toDataURL()");
   }
 
   /** Lightness of that colour as the mean of its channels. */

@@ -4,12 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.nineveils.setting.NumberSetting;
+import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.HueShares;
 import org.nineveils.veil.Kernel;
+import org.nineveils.veil.NodeTable;
 import org.nineveils.veil.VeilKind;
 
 /**
@@ -21,6 +24,9 @@ import org.nineveils.veil.VeilKind;
  * is divided on the encoded values by {@link HueShares}: their shares overlap smoothly and sum to
  * one, and a neutral pixel has none, so bands never move greys.
  *
+ * <p>A colour table from elsewhere, where there is one, is run first, on the encoded values; see
+ * {@link ColourTable}.
+ *
  * <p>Gentleness bends the response of the three settings for all colours: play around zero, some
  * colour left at full minus, detail left at full lightness. Vibrance acts by (1 − C/0.25)² of the
  * chroma C, so that strong colours are spared, and by half on orange, where skin lies.
@@ -31,6 +37,13 @@ public final class Colour implements VeilKind {
   public static final NumberSetting LIGHTNESS = all("lightness", "Lightness", "%", -100, 100);
   public static final NumberSetting GENTLE = all("gentle", "Gentle", "%", 0, 100);
   public static final NumberSetting VIBRANCE = all("vibrance", "Vibrance", "%", -100, 100);
+
+  /** A colour table from elsewhere, run before everything else. */
+  public static final PictureSetting TABLE =
+      new PictureSetting("table", "Table", "Colour table", PictureSetting.Use.COLOUR_TABLE);
+
+  public static final NumberSetting TABLE_AMOUNT =
+      new NumberSetting("tableAmount", "Amount", "Colour table", "%", 0, 100, 1, 100.0);
 
   /** Turn of each of the eight hues. */
   public static final List<NumberSetting> BAND_HUES = bands("Hue", "°", 60);
@@ -71,7 +84,7 @@ public final class Colour implements VeilKind {
 
   @Override
   public String purpose() {
-    return "hue, saturation, lightness, vibrance, eight hues apart";
+    return "hue, saturation, lightness, vibrance, eight hues apart, colour table";
   }
 
   @Override
@@ -82,7 +95,7 @@ public final class Colour implements VeilKind {
   @Override
   public List<Setting<?>> settings() {
     List<Setting<?>> settings =
-        new ArrayList<>(List.of(HUE, SATURATION, LIGHTNESS, GENTLE, VIBRANCE));
+        new ArrayList<>(List.of(HUE, SATURATION, LIGHTNESS, GENTLE, VIBRANCE, TABLE, TABLE_AMOUNT));
     settings.addAll(BAND_HUES);
     settings.addAll(BAND_SATURATIONS);
     settings.addAll(BAND_LIGHTNESSES);
@@ -91,13 +104,32 @@ public final class Colour implements VeilKind {
 
   @Override
   public Kernel prepare(SettingValues values, Frame frame) {
-    return new ColourKernel(values);
+    Kernel own =
+        changes(values)
+            ? new ColourKernel(values)
+            : (in, out, n, x, y, spare) -> out.copyFrom(in, n);
+    return Optional.of(values.get(TABLE))
+        .filter(name -> !name.isEmpty())
+        .flatMap(frame.shelf()::find)
+        .flatMap(ColourTable::of)
+        .<Kernel>map(table -> tableFirst(table, values, own))
+        .orElse(own);
   }
 
-  /** Gentleness alone has nothing to bend. */
+  private static Kernel tableFirst(NodeTable table, SettingValues values, Kernel own) {
+    float amount = (float) values.share(TABLE_AMOUNT);
+    return new TableFirst(table, amount, changes(values) ? own : null);
+  }
+
+  /** Gentleness alone has nothing to bend, and an amount nothing to lessen. */
   @Override
   public boolean isIdentity(SettingValues values) {
-    return values.atStartBut(GENTLE);
+    return values.get(TABLE).isEmpty() && !changes(values);
+  }
+
+  /** Whether anything but the table does something. */
+  private static boolean changes(SettingValues values) {
+    return !values.atStartBut(GENTLE, TABLE, TABLE_AMOUNT);
   }
 
   /**

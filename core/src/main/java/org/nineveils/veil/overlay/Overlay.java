@@ -28,7 +28,7 @@ import org.nineveils.veil.VeilKind;
  */
 public final class Overlay implements VeilKind {
   public static final PictureSetting PICTURE =
-      new PictureSetting("picture", "Picture", "Placed picture");
+      new PictureSetting("picture", "Picture", "Placed picture", PictureSetting.Use.SEEN);
   public static final NumberSetting PICTURE_AMOUNT =
       percent("pictureAmount", "Amount", "Placed picture", 100);
   public static final ChoiceSetting PICTURE_FIT =

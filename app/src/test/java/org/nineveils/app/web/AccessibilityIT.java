@@ -1,0 +1,121 @@
+package org.nineveils.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.nineveils.app.testing.RunningApp;
+import org.nineveils.app.testing.Workplace;
+
+/**
+ * No main view has a fault that axe-core calls serious or critical: contrast, names, roles, focus
+ * (rules after WCAG 2.2, levels A and AA).
+ */
+class AccessibilityIT {
+  private static List<String> faults(Page page) {
+    return new AxeBuilder(page)
+            .setLegacyMode(true) // one document, no frames
+            .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+            .analyze()
+            .getViolations()
+            .stream()
+            .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+            .map(AccessibilityIT::said)
+            .toList();
+  }
+
+  private static String said(Rule rule) {
+    return rule.getId() + ": " + rule.getNodes().stream().limit(4).map(n -> n.getHtml()).toList();
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "/kits",
+        "/kits/1",
+        "/photos",
+        "/proofs/1",
+        "/collections",
+        "/collections/1",
+        "/desk"
+      })
+  void pages(String path) {
+    try (var observed = RunningApp.demo().page()) {
+      observed.page().navigate(path);
+      assertThat(faults(observed.page())).isEmpty();
+    }
+  }
+
+  @Test
+  void theFirstStart() {
+    try (var observed = RunningApp.empty().page()) {
+      observed.page().navigate("/kits");
+      assertThat(faults(observed.page())).isEmpty();
+    }
+  }
+
+  @Test
+  void theBenchWithEverySideOfAnOpenVeilAndTheChooser() {
+    try (var observed = RunningApp.demo().page()) {
+      Page page = observed.page();
+      Workplace bench = new Workplace(page);
+      page.navigate("/bench/22");
+      bench.settle();
+      page.locator(".veil .pick").first().click();
+      for (String side : List.of("settings", "mask", "dials")) {
+        page.locator("[data-side=" + side + "]").click();
+        bench.settle();
+        assertThat(faults(page)).as(side).isEmpty();
+      }
+      page.locator("[data-blend]").click();
+      assertThat(faults(page)).as("blend modes").isEmpty();
+      page.keyboard().press("Escape");
+      page.keyboard().press("Escape");
+      page.keyboard().press("h");
+      page.locator(".kept").first().waitFor();
+      assertThat(faults(page)).as("chooser").isEmpty();
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"light", "curve", "colour", "ink", "tint", "crisp", "edge", "overlay"})
+  void theEditorOfEveryKind(String kind) {
+    try (var observed = RunningApp.demo().page()) {
+      Page page = observed.page();
+      Workplace bench = new Workplace(page);
+      page.navigate("/bench/3");
+      bench.settle();
+      bench.hang(kind);
+      assertThat(faults(page)).isEmpty();
+      page.keyboard().press("Control+z");
+      bench.settle();
+    }
+  }
+
+  @Test
+  void aFittingWithSomethingOnAndItsDialogs() {
+    try (var observed = RunningApp.demo().page()) {
+      Page page = observed.page();
+      Workplace room = new Workplace(page);
+      page.navigate("/fitting/of?wardrobe=kit:3&photo=11");
+      room.settle();
+      page.locator(".piece").first().click();
+      page.locator(".veil").waitFor();
+      page.locator("[data-pin]").click();
+      page.locator("[data-pin-id]").waitFor();
+      room.settle();
+      assertThat(faults(page)).isEmpty();
+      page.locator("[data-keep-open]").click();
+      assertThat(faults(page)).as("keep").isEmpty();
+      page.keyboard().press("Escape");
+      page.getByText("Save the picture").click();
+      page.locator("[data-batch-open]").click();
+      assertThat(faults(page)).as("more photos").isEmpty();
+    }
+  }
+}

@@ -1,0 +1,122 @@
+package org.nineveils.veil.colour;
+
+import java.util.List;
+import java.util.Locale;
+import org.nineveils.picture.Picture;
+
+/**
+ * Reads colour tables in the text format with the ending .cube: keywords, then one line with red,
+ * green and blue for each entry, red running fastest. Source: Cube LUT Specification, version 1.0.
+ * Tables of three axes over 0…1 are taken; values outside 0…1 are cut there, as every veil's are.
+ */
+public final class CubeFile {
+  private CubeFile() {}
+
+  /**
+   * The table as a picture of side² × side pixels; see {@link ColourTable}.
+   *
+   * @param name of the file, for messages
+   * @throws IllegalArgumentException with a sentence naming the line and the fault
+   */
+  public static Picture read(String text, String name) {
+    return new Reading(name).all(text.lines().toList());
+  }
+
+  private static final class Reading {
+    private final String name;
+    private Picture table;
+    private int side;
+    private int entries;
+
+    Reading(String name) {
+      this.name = name;
+    }
+
+    Picture all(List<String> lines) {
+      for (int i = 0; i < lines.size(); i++) {
+        String line = lines.get(i).strip();
+        if (!line.isEmpty() && !line.startsWith("#")) {
+          line(line, i + 1);
+        }
+      }
+      if (table == null) {
+        throw fault(lines.size(), "no size is given; a line “LUT_3D_SIZE 33” is missing");
+      }
+      if (entries != table.r().length) {
+        throw new IllegalArgumentException(
+            "“%s” has %d entries, but a table of %d × %d × %d has %d."
+                .formatted(name, entries, side, side, side, table.r().length));
+      }
+      return table;
+    }
+
+    private void line(String line, int number) {
+      String[] words = line.split("\\s+", -1);
+      switch (words[0].toUpperCase(Locale.ROOT)) {
+        case "TITLE" -> {}
+        case "LUT_1D_SIZE" ->
+            throw fault(number, "it is a table of one axis; set it as a Curve instead");
+        case "LUT_3D_SIZE" -> size(words, number);
+        case "DOMAIN_MIN" -> domain(words, number, 0);
+        case "DOMAIN_MAX" -> domain(words, number, 1);
+        default -> entry(words, number);
+      }
+    }
+
+    private void size(String[] words, int number) {
+      side = words.length == 2 && words[1].matches("[0-9]{1,4}") ? Integer.parseInt(words[1]) : 0;
+      if (side < 2 || side > ColourTable.MOST) {
+        throw fault(number, "the size must be 2 to %d".formatted(ColourTable.MOST));
+      }
+      table = Picture.blank(side * side, side);
+    }
+
+    private void domain(String[] words, int number, double wanted) {
+      for (double v : numbers(words, 1, number)) {
+        if (v != wanted) {
+          throw fault(number, "only tables over 0 to 1 are taken");
+        }
+      }
+    }
+
+    private void entry(String[] words, int number) {
+      if (table == null) {
+        throw fault(number, "“%s” stands where a keyword must be".formatted(words[0]));
+      }
+      double[] rgb = numbers(words, 0, number);
+      if (entries >= table.r().length) {
+        throw fault(number, "there are more entries than the size says");
+      }
+      table.r()[entries] = inRange(rgb[0]);
+      table.g()[entries] = inRange(rgb[1]);
+      table.b()[entries] = inRange(rgb[2]);
+      entries++;
+    }
+
+    private double[] numbers(String[] words, int from, int number) {
+      if (words.length != from + 3) {
+        throw fault(number, "three numbers must stand here");
+      }
+      double[] values = new double[3];
+      for (int i = 0; i < 3; i++) {
+        try {
+          values[i] = Double.parseDouble(words[from + i]);
+        } catch (NumberFormatException e) {
+          values[i] = Double.NaN;
+        }
+        if (!Double.isFinite(values[i])) {
+          throw fault(number, "“%s” is no number".formatted(words[from + i]));
+        }
+      }
+      return values;
+    }
+
+    private IllegalArgumentException fault(int line, String what) {
+      return new IllegalArgumentException("“%s”, line %d: %s.".formatted(name, line, what));
+    }
+
+    private static float inRange(double v) {
+      return (float) Math.min(1, Math.max(0, v));
+    }
+  }
+}
