@@ -1,4 +1,5 @@
 // The bench: an effect is built veil by veil on a photo.
+import { inNextFrame } from "../web/frames.js";
 import { send } from "../web/http.js";
 import { listen } from "../web/keys.js";
 import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
@@ -70,6 +71,7 @@ const painting = new Painting(stage, saver, api, state.paint, {
   take(answer) {
     painting.paint = answer.paint;
     take(answer.effect);
+    stage.refresh();
   },
   shown() {
     show();
@@ -102,8 +104,9 @@ function take(next, label) {
   effect = next;
   peeked = null;
   if (!veilOf(openId)) openId = panel = null;
-  show();
-  stage.refresh();
+  if (label) show();
+  else showSoon();
+  stage.refresh(!label);
   trace.changed();
   if (label) saver.save({ effect, label });
 }
@@ -144,7 +147,6 @@ function hangNew(veil) {
   open(veil.id);
 }
 
-/** Opens a veil, or none; the same one anew on the side that was shown. */
 function open(id) {
   const side = id === openId && panel ? panel.side : "Settings";
   openId = id;
@@ -181,7 +183,7 @@ function open(id) {
   stage.refresh();
 }
 
-/** What of the effect is seen while a veil is open; the same way again shows all of it. */
+/** Another way to look; the same one again shows all. */
 function see(next) {
   if (!openId) return;
   way = next === way ? "all" : next;
@@ -204,6 +206,8 @@ function drop(id) {
   take(dropped(effect, id), `drop ${veil.name}`);
   say(`“${veil.name}” was dropped.`, { action: () => undo(false) });
 }
+
+const showSoon = inNextFrame(show);
 
 function show() {
   const items = effect.veils.map((veil) => ({

@@ -1,4 +1,5 @@
 // The fitting room: effects of a kit or a release, worn by one photo.
+import { inNextFrame } from "../web/frames.js";
 import { send } from "../web/http.js";
 import { listen } from "../web/keys.js";
 import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
@@ -12,11 +13,12 @@ import { Rail } from "../rail/rail.js";
 import { Trace } from "../readings/trace.js";
 import { askOpposites } from "./ask.js";
 import { batch } from "./batch.js";
+import { Bundle } from "./bundle.js";
 import { Card } from "./card.js";
 import { keeping } from "./keep.js";
 import { Offers } from "./offers.js";
 import { Pins } from "./pins.js";
-import { brushedVeil, changed, dialled, paintable, painted, veilChanged, wholeOf } from "./wearing.js";
+import { brushedVeil, changed, dialled, paintable, painted, railItem, veilChanged, wholeOf } from "./wearing.js";
 
 const root = document.querySelector("main[data-fitting]");
 const find = (name) => document.querySelector(`[data-${name}]`);
@@ -36,6 +38,7 @@ let trying = null; // key of an effect that is looked at
 let peeked = null; // a fitting that is looked at: { fitting, words }
 let stroke = null;
 let storing = false;
+let unfolded = false; // the open effect shows its veils on the rail
 let pins = null;
 
 const saver = new Saver(state.rev, (rev, next) => send("PUT", api, { rev, ...next }), savedLine(() => true));
@@ -98,8 +101,9 @@ function request() {
 
 function take(next, label) {
   fitting = next;
-  show();
-  stage.refresh();
+  if (label) show();
+  else showSoon();
+  stage.refresh(!label);
   trace.changed();
   if (label) saver.save({ fitting, label });
 }
@@ -151,40 +155,57 @@ function open(key) {
 }
 
 const rail = new Rail(find("veils"), {
-  pick: open,
+  pick(key) {
+    unfolded = key === openKey && !unfolded;
+    open(key);
+  },
   hem(key, opacity, rests) {
     openKey = key;
     take(changed(fitting, key, { opacity }), rests && `opacity of ${pieces.get(key).name}`);
   },
 });
 
-const card = new Card(find, kinds, {
-  opacity(opacity, rests) {
-    take(changed(fitting, openKey, { opacity }), rests && `opacity of ${pieces.get(openKey).name}`);
-  },
+const onVeils = {
   veil(veil, fields, rests) {
     const what = "lifted" in fields ? (fields.lifted ? "lift" : "let down") : "opacity of";
     take(veilChanged(fitting, openKey, veil, fields), rests && `${what} ${veil.name}`);
-  },
-  dial(dial, value, rests) {
-    take(dialled(fitting, pieces.get(openKey), dial, value), rests && `dial “${dial.label}”`);
   },
   brush(veil) {
     brushed = veil;
     show();
   },
+};
+const bundle = new Bundle(onVeils);
+const card = new Card(find, kinds, {
+  ...onVeils,
+  opacity(opacity, rests) {
+    take(changed(fitting, openKey, { opacity }), rests && `opacity of ${pieces.get(openKey).name}`);
+  },
+  dial(dial, value, rests) {
+    take(dialled(fitting, pieces.get(openKey), dial, value), rests && `dial “${dial.label}”`);
+  },
 });
 
+const showSoon = inNextFrame(show);
+
 function show() {
-  if (!isWorn(openKey)) openKey = fitting.worn.at(-1)?.effect ?? null;
+  if (!isWorn(openKey)) {
+    openKey = fitting.worn.at(-1)?.effect ?? null;
+    unfolded = false;
+  }
   const piece = pieces.get(openKey);
   const worn = fitting.worn.find((w) => w.effect === openKey);
   const veil = piece?.effect.veils.find((v) => v.id === brushed?.id);
   const kept = veil && paintable(fitting, openKey, veil);
   if (piece && worn.byBrush) brushed = wholeOf(piece);
   else brushed = kept ? veil : brushedVeil(fitting, openKey, piece?.effect);
-  const items = fitting.worn.filter((w) => pieces.has(w.effect)).map((w) => item(w, pieces.get(w.effect)));
-  rail.show(items, openKey);
+  const items = fitting.worn.filter((w) => pieces.has(w.effect)).map((w) => railItem(w, pieces.get(w.effect)));
+  unfolded &&= Boolean(piece);
+  rail.show(items, openKey, unfolded ? bundle.element : null);
+  if (unfolded) {
+    bundle.show(piece, fitting, brushed);
+    find("veils").style.setProperty("--open-width", `${bundle.width}px`);
+  }
   offers.show();
   const n = items.length;
   find("rail-count").textContent = n === 0 ? "The photo wears nothing yet" : `${n} ${n === 1 ? "effect" : "effects"} on`;
@@ -204,21 +225,6 @@ const strokes = () => (brushed ? (fitting.worn.find((w) => w.effect === openKey)
 function hint() {
   const waits = brushed && strokes().length === 0 && brushed.mask.cover === "brush-on";
   stage.label(trying ? pieces.get(trying).name : peeked ? peeked.words : waits ? hiddenHint(brushed) : "");
-}
-
-function item(worn, piece) {
-  const veils = piece.effect.veils;
-  const how = worn.lifted ? " · lifted" : worn.byBrush ? " · by brush" : "";
-  return {
-    id: worn.effect,
-    name: piece.name,
-    what: `section ${piece.section % 100} · ${veils.length} ${veils.length === 1 ? "veil" : "veils"}${how}`,
-    kind: veils[0]?.kind ?? "",
-    opacity: worn.opacity,
-    lifted: worn.lifted,
-    woven: worn.byBrush || veils.some((v) => v.mask.cover === "brush-on"),
-    layers: veils.length,
-  };
 }
 
 const brush = new Brush(stage, document.querySelector("[data-brush]"), {

@@ -55,3 +55,19 @@ export function brushedVeil(fitting, key, effect) {
 
 /** What the brush paints where an effect is worn by brush: the effect as a whole. */
 export const wholeOf = (piece) => ({ id: WHOLE, name: piece.name, meantFor: "", mask: { cover: "brush-on" } });
+
+/** A worn effect as the rail shows it. */
+export function railItem(worn, piece) {
+  const veils = piece.effect.veils;
+  const how = worn.lifted ? " · lifted" : worn.byBrush ? " · by brush" : "";
+  return {
+    id: worn.effect,
+    name: piece.name,
+    what: `section ${piece.section % 100} · ${veils.length} ${veils.length === 1 ? "veil" : "veils"}${how}`,
+    kind: veils[0]?.kind ?? "",
+    opacity: worn.opacity,
+    lifted: worn.lifted,
+    woven: worn.byBrush || veils.some((v) => v.mask.cover === "brush-on"),
+    layers: veils.length,
+  };
+}

@@ -51,6 +51,10 @@ export class Rail {
     this.#elements.get(id)?.querySelector(".pick").focus();
   }
 
+  #own(element) {
+    return [...element.children].find((e) => e.classList.contains("open"));
+  }
+
   #element(item, index, panel) {
     const element = this.#elements.get(item.id) ?? this.#make(item.id);
     element.dataset.kind = item.kind;
@@ -67,11 +71,11 @@ export class Rail {
     pick.title = `${item.name}, ${item.what}`;
     const hem = element.querySelector(".hem");
     hem.setAttribute("aria-label", `Opacity of ${item.name}`);
-    const old = element.querySelector(".open");
+    const old = this.#own(element);
     if (open && panel && old !== panel) {
       old?.remove();
       element.append(panel);
-    } else if (!open) old?.remove();
+    } else if (!open || !panel) old?.remove();
     return element;
   }
 
@@ -208,21 +212,28 @@ export class Rail {
     others.forEach((item, i) => this.#elements.get(item.id).classList.toggle("is-before", i === index));
   }
 
+  /** Measures all, then draws those that are not drawn so: one layout of the page, not one a cloth. */
   #drawAll() {
-    for (const item of this.#items) this.#draw(item);
+    const full = this.#full;
+    const widths = this.#items.map((item) => this.#width(item));
+    this.#items.forEach((item, i) => this.#draw(item, widths[i], full));
   }
 
-  #draw(item) {
+  #width(item) {
     const element = this.#elements.get(item.id);
-    const open = item.id === this.#open && element.querySelector(".open");
-    const width = open ? HOLD : element.clientWidth;
-    if (width === 0) return;
-    const full = this.#full;
+    return item.id === this.#open && this.#own(element) ? HOLD : element.clientWidth;
+  }
+
+  #draw(item, width = this.#width(item), full = this.#full) {
+    const element = this.#elements.get(item.id);
+    const looks = [item.opacity, item.lifted, item.layers, width, full].join(" ");
+    if (width === 0 || element.dataset.looks === looks) return;
+    element.dataset.looks = looks;
     const drop = dropOf(item.opacity, full);
     element.style.setProperty("--drop", String(drop));
     element.classList.toggle("is-narrow", width < NARROW);
     element.classList.toggle("is-tiny", width < TINY);
-    for (const part of element.querySelectorAll(".pick, .hem")) part.style.width = `${width}px`;
+    for (const part of element.querySelectorAll(":scope > .pick, :scope > .hem")) part.style.width = `${width}px`;
     const svg = element.querySelector("svg");
     svg.setAttribute("width", width);
     svg.setAttribute("height", full + 8);

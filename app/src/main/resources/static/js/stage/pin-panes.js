@@ -1,6 +1,7 @@
 // Up to four remembered states beside one another, at the same view.
 import { Loader } from "./loader.js";
 import { Pane } from "./pane.js";
+import { listenDrag, listenWheel } from "./pointing.js";
 
 const MOST = 4;
 
@@ -64,7 +65,8 @@ export class PinPanes {
       this.stage.told,
     );
     this.#panes[index] = pane;
-    this.stage.listenLook(pane);
+    listenWheel(this.stage, pane);
+    listenDrag(this.stage, pane);
     return element;
   }
 

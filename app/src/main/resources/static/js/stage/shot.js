@@ -3,14 +3,15 @@ import { unpack } from "./packet.js";
 
 export class Shot {
   /** What has arrived: a new picture, or a newer part of the one before. */
-  static of(buffer, photo, before) {
+  static of(buffer, photo, view, before) {
     const { head, pixels } = unpack(buffer);
-    return head.patch ? before.patched(head, pixels) : new Shot(head, pixels, photo);
+    return head.patch ? before.patched(head, pixels) : new Shot(head, pixels, photo, view);
   }
 
-  constructor(head, pixels, photo) {
+  constructor(head, pixels, photo, view) {
     this.head = head;
     this.photo = photo;
+    this.view = view;
     this.pixels = pixels;
     this.canvas = new OffscreenCanvas(head.width, head.height);
     this.canvas.getContext("2d").putImageData(new ImageData(pixels, head.width, head.height), 0, 0);

@@ -5,15 +5,17 @@ import { sayFault } from "../web/say.js";
 import { keepLook, keptLook } from "./kept-look.js";
 import { lookButtons } from "./look-buttons.js";
 import { Loader } from "./loader.js";
+import { coarseness } from "./pace.js";
 import { fresh, Pane } from "./pane.js";
 import { PinPanes } from "./pin-panes.js";
+import { listenWheel } from "./pointing.js";
 import { Shot } from "./shot.js";
 import { panned, placed, scaleOf, toPhoto, zoomed } from "./view.js";
-import { hatch, hatchStroke } from "./weave.js";
+import { drawWeave } from "./weave.js";
 import { Wiper } from "./wiper.js";
 
-const WHEEL_STEP = 1.15;
 const RESIZE_SETTLES_MS = 80;
+const RESTS_MS = 350;
 
 export class Stage {
   #mode = "one"; // side, wiper, pins
@@ -23,6 +25,9 @@ export class Stage {
   #showMask = false;
   #stroke = null;
   #overlays = [];
+  #moving = false;
+  #share = 1; // of the long side, for pictures while the hand moves
+  #pace = 0; // milliseconds that the last picture at full fineness took
 
   /**
    * @param root element of the stage
@@ -40,9 +45,10 @@ export class Stage {
     this.plain = new Pane(root.querySelector(".pane-plain"));
     this.pane = this.finished.element;
     this.tag = root.querySelector("[data-tag]");
+    this.weave = root.querySelector("[data-weave]");
     this.name = crypto.randomUUID();
     const told = this.told;
-    this.loader = new Loader(() => this.fetchFor(this.finished, this.source.body(), ""), (shot) => this.#show(shot), told);
+    this.loader = new Loader(() => this.#load(), (shot) => this.#show(shot), told);
     this.plainLoader = new Loader(() => this.#loadPlain(), (shot) => this.#showPlain(shot), told);
     this.maskLoader = new Loader(() => this.#fetch(this.finished, this.source.maskBody(), "mask"), (shot) => this.#drawWeave((this.#mask = shot)), told);
     this.loaders = [this.loader, this.plainLoader, this.maskLoader];
@@ -55,8 +61,12 @@ export class Stage {
     this.#setView(kept.view);
   }
 
-  /** Asks for what the source gives now. */
-  refresh() {
+  /** Asks for what the source gives now; while the hand moves, a slow picture comes coarser first. */
+  refresh(moving = false) {
+    if (moving && !this.#moving) this.#share = coarseness(this.#pace);
+    this.#moving = moving;
+    clearTimeout(this.resting);
+    if (moving) this.resting = setTimeout(() => this.refresh(), RESTS_MS);
     this.loader.ask();
     if (this.#plainKey !== this.#wantedKey()) this.plainLoader.ask();
     if (this.#showMask) this.maskLoader.ask();
@@ -134,7 +144,7 @@ export class Stage {
   }
 
   fit = () => this.#look({ fit: true });
-  full = (point) => this.#zoomTo(this.finished, 1 / devicePixelRatio, point);
+  full = (point) => this.zoomTo(this.finished, 1 / devicePixelRatio, point);
 
   /** Point of the photo, in shares of its long side, under a point of the pane. */
   shareAt(x, y) {
@@ -173,7 +183,7 @@ export class Stage {
     return this.finished.wanted(this.view, this.source.photo()).longSide;
   }
 
-  #zoomTo(pane, scale, point) {
+  zoomTo(pane, scale, point) {
     const at = point ?? { x: pane.size.width / 2, y: pane.size.height / 2 };
     this.#look(zoomed(this.view, pane.size, this.source.photo(), at.x, at.y, scale));
   }
@@ -205,13 +215,23 @@ export class Stage {
     return this.#fetch(pane, body, view, pane.shot);
   }
 
+  async #load() {
+    const begun = performance.now();
+    const coarse = this.#moving && this.#share < 1 && this.view.fit;
+    const shot = await this.fetchFor(this.finished, this.source.body(), coarse ? "coarse" : "");
+    if (shot && !coarse) this.#pace = performance.now() - begun;
+    return shot;
+  }
+
   async #fetch(pane, body, view, before) {
     if (!body || pane.isHidden) return null;
     const photo = this.source.photo();
-    const have = before?.photo === photo ? before.head.turn : undefined;
-    const asked = { ...body, ...pane.wanted(this.view, photo), view: `${this.name}-${view}`, have };
+    const wanted = pane.wanted(this.view, photo);
+    if (view === "coarse") wanted.longSide = Math.round(wanted.longSide * this.#share);
+    const have = before?.photo === photo && before.view === view ? before.head.turn : undefined;
+    const asked = { ...body, ...wanted, view: `${this.name}-${view}`, have };
     const bytes = await fetchBytes(this.source.address, asked);
-    return bytes && photo === this.source.photo() ? Shot.of(bytes, photo, before) : null;
+    return bytes && photo === this.source.photo() ? Shot.of(bytes, photo, view, before) : null;
   }
 
   async #loadPlain() {
@@ -251,21 +271,14 @@ export class Stage {
   }
 
   #drawWeave() {
-    const context = fresh(this.pane.querySelector("[data-weave]"));
-    if (this.#holding) return;
     const photo = this.source.photo();
     const at = this.finished.placed(this.view, photo);
-    if (this.#showMask && this.#mask) hatch(context, this.#mask, at);
-    if (this.#stroke) {
-      const scale = (at.width / photo.width) * Math.max(photo.width, photo.height);
-      const points = this.#stroke.points.map((p) => ({ x: at.x + p.x * scale, y: at.y + p.y * scale }));
-      hatchStroke(context, points, this.#stroke.diameterShare * scale);
-    }
+    drawWeave(fresh(this.weave), photo, at, this.#holding ? {} : { mask: this.#showMask && this.#mask, stroke: this.#stroke });
   }
 
   #listen() {
-    this.#listenWheel(this.finished);
-    this.#listenWheel(this.plain);
+    listenWheel(this, this.finished);
+    listenWheel(this, this.plain);
     this.pane.addEventListener("pointermove", (event) => {
       if (event.target.closest(".wiper, .handles *")) return;
       this.lastPoint = { x: event.offsetX, y: event.offsetY };
@@ -278,22 +291,5 @@ export class Stage {
       clearTimeout(settling);
       settling = setTimeout(() => this.refresh(), RESIZE_SETTLES_MS);
     }).observe(this.pane);
-  }
-
-  /** Lets a pane be zoomed by the wheel and moved by dragging. */
-  listenLook(pane) {
-    this.#listenWheel(pane);
-    pane.element.addEventListener("pointermove", (event) => {
-      if (event.buttons === 1) this.panBy(event.movementX, event.movementY, pane);
-    });
-  }
-
-  #listenWheel(pane) {
-    const zoom = (event) => {
-      event.preventDefault();
-      const now = scaleOf(this.view, pane.size, this.source.photo());
-      this.#zoomTo(pane, now * WHEEL_STEP ** -Math.sign(event.deltaY), { x: event.offsetX, y: event.offsetY });
-    };
-    pane.element.addEventListener("wheel", zoom, { passive: false });
   }
 }

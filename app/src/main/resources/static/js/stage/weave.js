@@ -20,8 +20,20 @@ function pattern(context) {
   return context.createPattern(tile, "repeat");
 }
 
+/**
+ * Hatches where a mask covers, and the way of a stroke under the hand.
+ * @param at where the whole photo lies, device pixels
+ */
+export function drawWeave(context, photo, at, { mask, stroke }) {
+  if (mask) hatch(context, mask, at);
+  if (!stroke) return;
+  const scale = (at.width / photo.width) * Math.max(photo.width, photo.height);
+  const points = stroke.points.map((p) => ({ x: at.x + p.x * scale, y: at.y + p.y * scale }));
+  hatchStroke(context, points, stroke.diameterShare * scale);
+}
+
 /** Hatches where the shot's alpha covers. */
-export function hatch(context, shot, at) {
+function hatch(context, shot, at) {
   shot.draw(context, at);
   context.globalCompositeOperation = "source-in";
   context.fillStyle = pattern(context);
@@ -30,7 +42,7 @@ export function hatch(context, shot, at) {
 }
 
 /** Hatches the way of a stroke under the hand: points in device pixels. */
-export function hatchStroke(context, points, diameter) {
+function hatchStroke(context, points, diameter) {
   context.strokeStyle = pattern(context);
   context.fillStyle = context.strokeStyle;
   context.lineWidth = diameter;

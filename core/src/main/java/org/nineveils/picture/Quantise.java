@@ -1,7 +1,12 @@
 package org.nineveils.picture;
 
+import java.util.stream.IntStream;
+
 /** The one place where floats become whole numbers: clamp to 0…1, scale, round half up. */
 public final class Quantise {
+  /** Pixels that one task takes. */
+  private static final int RUN = 1 << 15;
+
   private Quantise() {}
 
   /** 8-bit code of a value; NaN becomes 0. */
@@ -26,13 +31,18 @@ public final class Quantise {
     float[] r = picture.r();
     float[] g = picture.g();
     float[] b = picture.b();
-    int to = at;
-    for (int i = 0; i < r.length; i++) {
-      out[to] = (byte) to8(r[i]);
-      out[to + 1] = (byte) to8(g[i]);
-      out[to + 2] = (byte) to8(b[i]);
-      out[to + 3] = (byte) 255;
-      to += 4;
-    }
+    int runs = (r.length + RUN - 1) / RUN;
+    IntStream.range(0, runs)
+        .parallel()
+        .forEach(
+            run -> {
+              int end = Math.min(r.length, (run + 1) * RUN);
+              for (int i = run * RUN, to = at + 4 * i; i < end; i++, to += 4) {
+                out[to] = (byte) to8(r[i]);
+                out[to + 1] = (byte) to8(g[i]);
+                out[to + 2] = (byte) to8(b[i]);
+                out[to + 3] = (byte) 255;
+              }
+            });
   }
 }

@@ -1,6 +1,8 @@
 package org.nineveils.proof;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.nineveils.colour.Luma;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Quantise;
@@ -23,6 +25,27 @@ public record Histogram(long[] red, long[] green, long[] blue) {
             .map(Histogram::count)
             .toList();
     return new Histogram(counts.get(0), counts.get(1), counts.get(2));
+  }
+
+  /**
+   * Counts the tones of pixels that are in 8 bits already.
+   *
+   * @param rgba red, green, blue and anything for each pixel
+   * @param at index of the first pixel's red
+   * @param pixels how many
+   */
+  public static Histogram ofRgba8(byte[] rgba, int at, int pixels) {
+    List<long[]> counts =
+        IntStream.range(0, 3).parallel().mapToObj(c -> count(rgba, at + c, pixels)).toList();
+    return new Histogram(counts.get(0), counts.get(1), counts.get(2));
+  }
+
+  private static long[] count(byte[] rgba, int at, int pixels) {
+    int[] n = new int[TONES];
+    for (int i = 0, k = at; i < pixels; i++, k += 4) {
+      n[rgba[k] & 0xff]++;
+    }
+    return Arrays.stream(n).asLongStream().toArray();
   }
 
   /** How often each of 256 lumas (ITU-R BT.709, encoded) occurs in a picture. */

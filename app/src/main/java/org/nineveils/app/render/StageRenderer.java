@@ -117,7 +117,11 @@ public class StageRenderer {
 
   /** Packs the sent part of a picture, with figures of the whole. */
   private static byte[] pack(Map<String, Object> head, Picture whole, Part sent, long start) {
-    Histogram h = Histogram.of(whole);
+    int pixels = sent.area().pixels();
+    byte[] rgba = new byte[4 * pixels];
+    Quantise.toRgba8(sent.picture(), rgba, 0);
+    Histogram h =
+        sent.area().equals(whole.area()) ? Histogram.ofRgba8(rgba, 0, pixels) : Histogram.of(whole);
     head.putAll(
         Json.object(
             "red", h.red(),
@@ -126,9 +130,8 @@ public class StageRenderer {
             "blown", h.blown(),
             "blocked", h.blocked(),
             "millis", (System.nanoTime() - start) / 1e6));
-    int pixels = sent.area().pixels();
     byte[] packet = packet(head, pixels);
-    Quantise.toRgba8(sent.picture(), packet, firstPixel(packet, pixels));
+    System.arraycopy(rgba, 0, packet, firstPixel(packet, pixels), rgba.length);
     return packet;
   }
 

@@ -127,7 +127,7 @@ class FittingRoomIT {
     List<Integer> plain = room.colour(0.5, 0.4);
     section("Looks").locator("summary").click();
     section("Looks").getByText("Wear everything, lifted").click();
-    page.getByText("4 effects went on, lifted").waitFor();
+    page.getByText("5 effects went on, lifted").waitFor();
     page.mouse().move(600, 300);
     room.settle();
     assertThat(room.colour(0.5, 0.4)).isEqualTo(plain);
@@ -135,6 +135,22 @@ class FittingRoomIT {
     page.keyboard().press("v");
     room.settle();
     assertThat(room.colour(0.5, 0.4)).isNotEqualTo(plain);
+  }
+
+  @Test
+  void aWornEffectOpensIntoItsVeilsAndEachHasAHemOfItsOwn() {
+    wear("Calm skin");
+    Object both = room.picture();
+    room.pick("Calm skin");
+    assertThat(page.locator(".is-bundle .veil").count()).isEqualTo(2);
+    page.locator(".is-bundle .hem").first().focus();
+    page.keyboard().press("Home");
+    room.settle();
+    assertThat(room.picture()).isNotEqualTo(both);
+    String veil = page.locator(".is-bundle .veil").first().getAttribute("data-veil");
+    assertThat(worn().get(0).object("veils").object(veil).number("opacity")).isZero();
+    room.pick("Calm skin");
+    assertThat(page.locator(".is-bundle").count()).isZero();
   }
 
   @Test
@@ -155,7 +171,8 @@ class FittingRoomIT {
   }
 
   private Locator section(String name) {
-    return page.locator("[data-offers]", new Page.LocatorOptions().setHasText(name)).first();
+    Locator heading = page.locator("h2 b", new Page.LocatorOptions().setHasText(name));
+    return page.locator("[data-offers]", new Page.LocatorOptions().setHas(heading));
   }
 
   @Test

@@ -57,7 +57,8 @@ class FeelBench {
       page.navigate(address + "?photo=4");
       bench.settle();
       assertThat(page.locator(".veil").count()).isEqualTo(12);
-      System.out.printf("%nFeel in the browser, 1280 × 800, effect “Whole studio” of 12 veils%n");
+      System.out.printf(
+          "%nFeel in the browser, 1280 × 800, effect “Whole studio” of 12 veils, warmed up%n");
       System.out.printf("%-44s %8s %8s %8s%n", "", "median", "95th", "count");
       bench.pick("Warm wash");
       drag(page, bench, "hem of veil 8", page.locator(".veil.is-open .hem").boundingBox(), true);
@@ -80,18 +81,25 @@ class FeelBench {
       Page page, Workplace bench, String what, BoundingBox at, boolean upwards) {
     double x = at.x + at.width / 2;
     double y = at.y + at.height / 2;
+    move(
+        page, bench, x, y, upwards); // the machine's compiler has seen the work when it is measured
     page.evaluate(WATCH);
+    move(page, bench, x, y, upwards);
+    print(page, "hand to eye, " + what + ", ms", "waits");
+    System.out.printf("%-44s %8.4f%n", "  layout shift", number(page, "watched.shift"));
+    page.reload();
+    bench.settle();
+  }
+
+  private static void move(Page page, Workplace bench, double x, double y, boolean upwards) {
     page.mouse().move(x, y);
     page.mouse().down();
     for (int i = 0; i < MOVES; i++) {
       double by = 30 * Math.sin(i / 12.0);
       page.mouse().move(upwards ? x : x + by, upwards ? y - 30 + by : y);
     }
+    page.mouse().move(x, y);
     page.mouse().up();
-    bench.settle();
-    print(page, "hand to eye, " + what + ", ms", "waits");
-    System.out.printf("%-44s %8.4f%n", "  layout shift", number(page, "watched.shift"));
-    page.reload();
     bench.settle();
   }
 

@@ -83,6 +83,7 @@ class Screenshots {
       page.mouse().move(600, 280);
       showsTheWeave(page, place);
       shoot(page, "bench-brush");
+      moreOfTheBench(page, place);
       page.navigate("/fitting/of?wardrobe=kit:1&photo=3");
       place.settle();
       for (String name :
@@ -95,7 +96,76 @@ class Screenshots {
       place.pick("Lips and fingertips");
       place.paint(0.49, 0.4, 0.5, 0.41);
       shoot(page, "fitting");
+      comparing(page, place);
     }
+  }
+
+  private void moreOfTheBench(Page page, Workplace place) {
+    atTheBench(page, "Lamp on the face", 4);
+    place.settle();
+    place.pick("Dim the room");
+    shoot(page, "bench-handles");
+    atTheBench(page, "Honeyed air", 1);
+    place.settle();
+    place.pick("Warmer");
+    page.locator("[data-side=dials]").click();
+    shoot(page, "bench-dials");
+    page.keyboard().press("Escape");
+    page.keyboard().press("h");
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('.kinds canvas')].every(c => c.dataset.opened)");
+    shoot(page, "bench-kinds");
+    page.keyboard().press("Escape");
+    page.locator("header .button", new Page.LocatorOptions().setHasText("Make a variant")).click();
+    page.locator("[data-variants-open]").waitFor();
+    place.settle();
+    place.pick("Warmer");
+    place.set("exposure", 0.4);
+    place.dragHem("Honey lights", 0.6);
+    page.keyboard().press("Escape");
+    page.keyboard().press("Escape");
+    page.locator("[data-variants-open]").click();
+    page.locator("[data-differences] tr").first().waitFor();
+    shoot(page, "bench-variant");
+    page.navigate("/kits/2");
+    String whole =
+        page.locator("[aria-label='Open Whole studio at the bench']").getAttribute("href");
+    page.navigate(whole + "?photo=4");
+    place.settle();
+    page.locator("[data-trace-pick]").click();
+    var pane = page.locator(".pane-finished").boundingBox();
+    page.mouse().click(pane.x + pane.width * 0.47, pane.y + pane.height * 0.44);
+    page.locator(".trace-row").nth(10).waitFor();
+    page.mouse().move(pane.x + 10, pane.y + 10);
+    place.settle();
+    shoot(page, "bench-trace");
+  }
+
+  private void comparing(Page page, Workplace place) {
+    page.navigate("/fitting/of?wardrobe=kit:2&photo=5");
+    place.settle();
+    for (String name : new String[] {"Slate matte", "Pressed flowers", "Evening amber"}) {
+      page.locator(".piece", new Page.LocatorOptions().setHasText(name)).click();
+      place.veil(name).waitFor();
+      page.mouse().move(700, 300);
+      place.settle();
+      page.keyboard().press("k");
+      page.locator(".pin input").last().waitFor();
+      place.settle();
+    }
+    page.locator("[data-look=wiper]").click();
+    place.settle();
+    shoot(page, "fitting-wiper");
+    page.locator("[data-look=pins]").click();
+    page.waitForFunction(
+        """
+        () => {
+          const all = [...document.querySelectorAll(".panes-pins [data-picture]")];
+          const at = c => c.getContext("2d").getImageData(c.width / 2, c.height / 2, 1, 1).data[3];
+          return all.length === 4 && all.every(c => at(c) === 255);
+        }""");
+    shoot(page, "fitting-pins");
+    page.locator("[data-look=pins]").click();
   }
 
   private static void showsTheWeave(Page page, Workplace place) {
