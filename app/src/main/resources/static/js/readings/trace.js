@@ -6,8 +6,8 @@ import { pickSpot, spotMark } from "../stage/spot.js";
 const SETTLES_MS = 250;
 const LEAST_SPAN = 6; // units across the waterfall at least, so that a small change looks small
 const BEFORE = 0.35; // room for the whole bars before the lowest value, as a share of the span
-const number = (v, digits = 1) => v.toFixed(digits).replace("-", "−");
-const signed = (v) => (v > 0 ? "+" : "") + number(v);
+const number = (v) => (Math.round(v * 10) / 10 || 0).toFixed(1).replace("-", "−");
+const signed = (v) => (v >= 0.05 ? "+" : "") + number(v);
 
 export class Trace {
   #spot = null;

@@ -149,7 +149,7 @@ class FittingRoomIT {
     assertThat(room.picture()).isNotEqualTo(both);
     String veil = page.locator(".is-bundle .veil").first().getAttribute("data-veil");
     assertThat(worn().get(0).object("veils").object(veil).number("opacity")).isZero();
-    room.pick("Calm skin");
+    page.locator(".veil.is-open > .pick").click();
     assertThat(page.locator(".is-bundle").count()).isZero();
   }
 

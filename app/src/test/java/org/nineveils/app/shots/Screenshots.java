@@ -8,6 +8,7 @@ import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
+import org.nineveils.app.testing.Http;
 import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
 
@@ -127,6 +128,8 @@ class Screenshots {
     page.locator("[data-variants-open]").click();
     page.locator("[data-differences] tr").first().waitFor();
     shoot(page, "bench-variant");
+    String variant = page.url().replaceAll(".*/bench/(\\d+).*", "$1");
+    new Http(RunningApp.demo()).json("DELETE", "/api/effects/" + variant, "");
     page.navigate("/kits/2");
     String whole =
         page.locator("[aria-label='Open Whole studio at the bench']").getAttribute("href");
