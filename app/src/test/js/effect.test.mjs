@@ -103,5 +103,7 @@ test("a difference is brought over from the origin, alone", async () => {
   assert.equal(ids(over({ field: "veil" })), "ac");
   assert.equal(ids(over({ field: "veil", value: { id: "x" }, at: 1 })), "axbc");
   assert.equal(ids(over({ field: "order", value: ["c", "a"] })), "cba");
+  const dial = { veil: "a", key: "tint", label: "Tint", min: 2, max: 4 };
+  assert.deepEqual(over({ field: "dials", value: [dial] }).dials, [{ ...dial, min: 0 }]);
   assert.equal(over({ field: "note", value: "brush the eyes" }).note, "brush the eyes");
 });

@@ -7,7 +7,7 @@ import { lookingButtons } from "./looking.js";
 import { maskEditor } from "./mask-editor.js";
 import { coveringBy, ruled } from "./rules.js";
 
-const WIDTHS = { curve: 760, soft: 870, crisp: 800, colour: 780, ink: 790, tint: 880, edge: 800, overlay: 800, light: 830 };
+const WIDTHS = { curve: 760, soft: 870, crisp: 800, colour: 830, ink: 790, tint: 880, edge: 800, overlay: 800, light: 830 };
 const SIDES = ["Settings", "Mask", "Dials"];
 
 function element(name, fields = {}, ...children) {

@@ -1,6 +1,7 @@
 // What differs between a variant and the effect that it comes from; each difference can be brought
 // over, and is shown on the stage while it is pointed at.
 import { send } from "../web/http.js";
+import { whileLookedAt } from "../web/looked-at.js";
 import { sayFault } from "../web/say.js";
 import { changed, dropped, setTo } from "./effect.js";
 
@@ -20,6 +21,12 @@ export function broughtOver(effect, d) {
       const known = effect.veils.filter((v) => place(v) >= 0).sort((a, b) => place(a) - place(b));
       return { ...effect, veils: effect.veils.map((v) => (place(v) >= 0 ? known.shift() : v)) };
     }
+    case "dials":
+      return d.value.reduce((next, dial) => {
+        const own = next.veils.find((v) => v.id === dial.veil).settings[dial.key];
+        const wide = { ...dial, min: Math.min(dial.min, own), max: Math.max(dial.max, own) };
+        return { ...next, dials: [...next.dials, wide] };
+      }, { ...effect, dials: [] });
     case "note":
       return { ...effect, note: d.value };
     default:
@@ -60,8 +67,7 @@ export class Variants {
     const bring = Object.assign(document.createElement("button"), { type: "button", className: "button small", textContent: "Bring over" });
     bring.setAttribute("aria-label", `Bring over ${d.label} of ${d.name}`);
     const brought = () => broughtOver(this.on.effect(), d);
-    for (const begin of ["pointerenter", "focusin"]) row.addEventListener(begin, () => this.on.peek(brought(), `With ${d.label.toLowerCase()} brought over`));
-    for (const end of ["pointerleave", "focusout"]) row.addEventListener(end, () => this.on.peek(null));
+    whileLookedAt(row, () => this.on.peek(brought(), `With ${d.label.toLowerCase()} brought over`), () => this.on.peek(null));
     bring.addEventListener("click", () => {
       this.on.peek(null);
       this.on.take(brought(), `bring over ${d.label.toLowerCase()}`);

@@ -1,6 +1,7 @@
 // Pins: remembered states of the fitting, to compare, to go back to, to discard.
 import { send } from "../web/http.js";
 import { renderSmall } from "../stage/small.js";
+import { whileLookedAt } from "../web/looked-at.js";
 import { sayFault } from "../web/say.js";
 
 export class Pins {
@@ -66,8 +67,7 @@ export class Pins {
     wear.setAttribute("aria-label", `Wear ${pin.name} again`);
     wear.append(document.createElement("canvas"));
     wear.addEventListener("click", () => this.#back(pin));
-    for (const begin of ["pointerenter", "focus"]) wear.addEventListener(begin, () => this.on.peek(pin.fitting, pin.name));
-    for (const end of ["pointerleave", "blur"]) wear.addEventListener(end, () => this.on.peek(null));
+    whileLookedAt(wear, () => this.on.peek(pin.fitting, pin.name), () => this.on.peek(null));
     const name = Object.assign(document.createElement("input"), { value: pin.name, maxLength: 60 });
     name.setAttribute("aria-label", "Name of the pin");
     name.addEventListener("change", () => this.#ask("PUT", `/${pin.id}`, { name: name.value }).then((answer) => answer || this.#show()));

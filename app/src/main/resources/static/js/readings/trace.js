@@ -1,5 +1,6 @@
 // Trace of a spot: a waterfall of what each veil added, and the sentences that name the strongest.
 import { send } from "../web/http.js";
+import { whileLookedAt } from "../web/looked-at.js";
 import { sayFault } from "../web/say.js";
 import { pickSpot, spotMark } from "../stage/spot.js";
 
@@ -118,8 +119,7 @@ export class Trace {
       const row = this.#row(words, share(before), share(after), signed(after - before), after >= before ? "is-more" : "is-less");
       row.tabIndex = 0;
       row.title = [this.source.named(step), step.name, "point here to see the picture without it"].filter(Boolean).join(" · ");
-      for (const begin of ["pointerenter", "focus"]) row.addEventListener(begin, () => this.on.flash(step));
-      for (const end of ["pointerleave", "blur"]) row.addEventListener(end, () => this.on.flash(null));
+      whileLookedAt(row, () => this.on.flash(step), () => this.on.flash(null));
       rows.push(row);
       before = after;
     });

@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import org.nineveils.document.Json;
@@ -57,6 +58,11 @@ final class ApplyCommand implements Callable<Integer> {
   private double opacity;
 
   @Option(
+      names = "--dial",
+      description = "a dial of the effect turned to a value, LABEL=VALUE; may stand several times")
+  private Map<String, Double> dials = new LinkedHashMap<>();
+
+  @Option(
       names = "--paint",
       description = "JSON file with strokes by veil, as saved at the desk; see docs/format.md")
   private Path paint;
@@ -72,7 +78,7 @@ final class ApplyCommand implements Callable<Integer> {
     Release.EffectPart part = opened.effect(effect);
     Map<String, Paint> strokes = strokes();
     Picture source = PictureReader.read(photo);
-    Stack stack = Stack.of(new Bundle(part.effect().veils(), strokes, opacity));
+    Stack stack = Stack.of(new Bundle(part.effect().dialled(dials).veils(), strokes, opacity));
     Manner manner = Manner.exact().picturesFrom(opened.shelf());
     write(PictureWriter.write(Renderer.render(source, source.area(), stack, manner), format));
     spec.commandLine()

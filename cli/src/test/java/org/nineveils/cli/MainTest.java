@@ -26,6 +26,7 @@ import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 
@@ -58,7 +59,8 @@ class MainTest {
             veil("a", "curve", Map.of("outBlack", 30), Mask.EVERYWHERE),
             veil("b", "light", Map.of("exposure", 1), Mask.BRUSH_ON)),
         "Brush it.",
-        1);
+        1,
+        List.of(new Dial("a", "outBlack", "Matte", 0, 60)));
   }
 
   @BeforeEach
@@ -127,6 +129,26 @@ class MainTest {
     Path file = folder.resolve("plain.png");
     assertThat(apply("Milk", PHOTO, file, "--opacity", 0)).isZero();
     assertThat(PictureReader.read(file).r()).isEqualTo(PictureReader.read(PHOTO).r());
+  }
+
+  @Test
+  void aDialIsTurnedByItsLabelWithinItsRange() {
+    Path more = folder.resolve("more.png");
+    Path less = folder.resolve("less.png");
+    assertThat(apply("Milk", PHOTO, more, "--dial", "Matte=60")).isZero();
+    assertThat(apply("Milk", PHOTO, less, "--dial", "matte=0")).isZero();
+    float darkest = darkest(PictureReader.read(more).g());
+    assertThat(darkest).isGreaterThan(darkest(PictureReader.read(less).g()) + 0.1f);
+    fails(apply("Milk", PHOTO, more, "--dial", "Matte=90"), "Dial “Matte” goes from 0.0 to 60.0");
+    fails(apply("Milk", PHOTO, more, "--dial", "Shine=1"), "no dial “Shine”", "Matte");
+  }
+
+  private static float darkest(float[] values) {
+    float least = 1;
+    for (float v : values) {
+      least = Math.min(least, v);
+    }
+    return least;
   }
 
   @Test

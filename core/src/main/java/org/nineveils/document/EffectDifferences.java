@@ -91,7 +91,21 @@ public final class EffectDifferences {
       String theirs = origin.note();
       out.add(new Difference("", "The effect", "note", "", "Note", theirs, own.note(), theirs, 0));
     }
+    List<Object> dials = dials(origin, own);
+    if (!origin.dials().equals(own.dials())) {
+      String theirs = origin.dials().size() + " of them";
+      String ours = own.dials().size() + " of them";
+      out.add(new Difference("", "The effect", "dials", "", "Dials", theirs, ours, dials, 0));
+    }
     return out;
+  }
+
+  /** The origin's dials that can be taken over: of veils that both have. */
+  private static List<Object> dials(Effect origin, Effect own) {
+    return origin.dials().stream()
+        .filter(d -> own.veil(d.veil()).isPresent())
+        .<Object>map(EffectJson::formatDial)
+        .toList();
   }
 
   private static Difference whole(Veil veil, String theirs, String ours, Object value, int at) {

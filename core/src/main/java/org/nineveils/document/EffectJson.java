@@ -27,7 +27,7 @@ public final class EffectJson {
         effect.dials().stream().map(EffectJson::formatDial).toList());
   }
 
-  private static Map<String, Object> formatDial(Dial dial) {
+  static Map<String, Object> formatDial(Dial dial) {
     return Json.object(
         "veil", dial.veil(),
         "key", dial.key(),

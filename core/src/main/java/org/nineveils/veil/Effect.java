@@ -1,7 +1,9 @@
 package org.nineveils.veil;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -109,6 +111,44 @@ public record Effect(List<Veil> veils, String note, int edition, List<Dial> dial
     others.forEach(veil -> ids.add(veil.id()));
     return new Effect(
         others, note, edition, dials.stream().filter(d -> ids.contains(d.veil())).toList());
+  }
+
+  /**
+   * The same effect with some dials turned.
+   *
+   * @param turned values by label of a dial
+   * @throws InvalidSetting with a sentence if there is no such dial, or a value lies out of its
+   *     range
+   */
+  public Effect dialled(Map<String, Double> turned) {
+    List<Veil> next = new ArrayList<>(veils);
+    turned.forEach(
+        (label, value) -> {
+          Dial dial = dial(label);
+          if (dial.within(value) != value) {
+            throw new InvalidSetting(
+                "Dial “%s” goes from %s to %s, but was %s."
+                    .formatted(label, dial.min(), dial.max(), value));
+          }
+          next.replaceAll(
+              v -> v.id().equals(dial.veil()) ? v.withNumbers(Map.of(dial.key(), value)) : v);
+        });
+    return withVeils(next);
+  }
+
+  private Dial dial(String label) {
+    return dials.stream()
+        .filter(d -> d.label().equalsIgnoreCase(label))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new InvalidSetting(
+                    dials.isEmpty()
+                        ? "This effect has no dials."
+                        : "There is no dial “%s”; there are: %s."
+                            .formatted(
+                                label,
+                                String.join(", ", dials.stream().map(Dial::label).toList()))));
   }
 
   /** The veil of that id. */

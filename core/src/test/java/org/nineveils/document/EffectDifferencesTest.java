@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.nineveils.document.EffectDifferences.Difference;
 import org.nineveils.mask.Mask;
 import org.nineveils.testing.Pictures;
+import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 
@@ -48,6 +49,16 @@ class EffectDifferencesTest {
     assertThat(d.at()).isEqualTo(1);
     Fields veil = Json.read(Json.write((Map<?, ?>) d.value()), "The veil");
     assertThat(EffectJson.parseVeil(veil)).isEqualTo(SOFT);
+  }
+
+  @Test
+  void dialsAreTakenOverOfVeilsThatBothHave() {
+    Dial light = new Dial(LIGHT.id(), "exposure", "Light", 0, 1);
+    Dial blur = new Dial(SOFT.id(), "blur", "Blur", 0, 9);
+    Effect origin = new Effect(List.of(LIGHT, SOFT), "a", 1, List.of(light, blur));
+    List<Difference> all = EffectDifferences.between(origin, new Effect(List.of(LIGHT), "a", 1));
+    assertThat(all).extracting(Difference::field).containsExactly("veil", "dials");
+    assertThat((List<?>) all.get(1).value()).hasSize(1);
   }
 
   @Test

@@ -84,13 +84,17 @@ public class BenchService {
     Effect effect = effects.effect(effects.get(effectId));
     Veil of = effect.veil(veil).orElseThrow(BenchService::gone);
     boolean shown = !of.mask().startsHidden();
+    boolean invert = how.equals("invert");
+    if (!invert && !how.equals("fill")) {
+      throw new IllegalArgumentException("Paint is filled or inverted, not “%s”.".formatted(how));
+    }
     journal.edit(
         EffectService.scope(effectId),
         how + " the mask of " + of.name(),
         () -> {
           Map<String, Paint> paint = new LinkedHashMap<>(paints.find(effectId, photoId));
           Paint old = paint.getOrDefault(veil, Paint.NONE);
-          paint.put(veil, how.equals("invert") ? old.inverted(shown) : Paint.filled(true));
+          paint.put(veil, invert ? old.inverted(shown) : Paint.filled(true));
           paints.save(effectId, photoId, paint);
           return null;
         });

@@ -277,7 +277,8 @@ class BenchIT extends BenchTrial {
       assertThat(Math.abs(hidden.get(c) - plain.get(c))).isLessThanOrEqualTo(3);
     }
     assertThat(stored().object("paint").list(veils().get(0).text("id"))).hasSize(5);
-    page.getByText("Clear the paint").click();
+    page.locator("[data-side=mask]").click();
+    page.locator("[data-paint=clear]").click();
     bench.settle();
     assertThat(bench.colour(0.6, 0.4)).isEqualTo(plain);
   }
@@ -294,7 +295,7 @@ class BenchIT extends BenchTrial {
     assertThat(painted).isGreaterThan(plain + 10);
     page.locator(".strip [data-photo]").nth(3).click();
     bench.settle();
-    assertThat(page.getByText("Clear the paint").isVisible()).isFalse();
+    assertThat(page.locator("[data-paint=clear]").isDisabled()).isTrue();
     page.locator(".strip [data-photo]").nth(0).click();
     bench.settle();
     assertThat(bench.light(0.5, 0.5)).isEqualTo(painted);

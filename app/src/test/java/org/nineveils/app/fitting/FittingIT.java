@@ -2,65 +2,22 @@ package org.nineveils.app.fitting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.nineveils.app.testing.Http;
-import org.nineveils.app.testing.RunningApp;
-import org.nineveils.app.testing.Workplace;
-import org.nineveils.document.Fields;
-import org.nineveils.document.Json;
 
 /** A kit worn by a photo; each test takes another photo of the demo's wall. */
-class FittingIT {
+class FittingIT extends FittingTrial {
   private static int photo = 3;
 
-  private final RunningApp app = RunningApp.demo();
-  private final Http http = new Http(app);
-  private RunningApp.ObservedPage observed;
-  private Page page;
-  private Workplace room;
-
-  @BeforeEach
-  void openAPlainFitting() {
-    observed = app.page();
-    page = observed.page();
-    room = new Workplace(page);
-    page.navigate("/fitting/of?wardrobe=kit:1&photo=" + ++photo);
-    room.settle();
+  @Override
+  int kit() {
+    return 1;
   }
 
-  @AfterEach
-  void nothingWentWrongOnThePage() {
-    assertThat(observed.faults()).isEmpty();
-    observed.close();
-  }
-
-  private Locator piece(String name) {
-    return page.locator(".piece", new Page.LocatorOptions().setHasText(name));
-  }
-
-  private void wear(String name) {
-    piece(name).click();
-    room.veil(name).waitFor();
-    page.mouse().move(600, 300);
-    room.settle();
-  }
-
-  private List<Fields> worn() {
-    String id = page.url().replaceAll(".*/", "");
-    return Json.read(http.get("/api/fittings/" + id).body(), "")
-        .object("fitting")
-        .objects("worn", f -> f);
-  }
-
-  private List<String> onTheRail() {
-    return page.locator(".veil .name").allInnerTexts().stream()
-        .map(t -> t.replaceAll("^\\d+\\W+", ""))
-        .toList();
+  @Override
+  int nextPhoto() {
+    return ++photo;
   }
 
   @Test

@@ -10,71 +10,24 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.nineveils.app.testing.Http;
-import org.nineveils.app.testing.RunningApp;
-import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 
 /** The portrait kit worn by a photo: rules of sections, dials, pins, keeping, more photos. */
-class FittingRoomIT {
+class FittingRoomIT extends FittingTrial {
   private static int photo;
 
-  private final RunningApp app = RunningApp.demo();
-  private final Http http = new Http(app);
-  private RunningApp.ObservedPage observed;
-  private Page page;
-  private Workplace room;
-
-  @BeforeEach
-  void openAPlainFitting() {
-    observed = app.page();
-    page = observed.page();
-    room = new Workplace(page);
-    page.navigate("/fitting/of?wardrobe=kit:2&photo=" + ++photo);
-    room.settle();
+  @Override
+  int kit() {
+    return 2;
   }
 
-  @AfterEach
-  void nothingWentWrongOnThePage() {
-    assertThat(observed.faults()).isEmpty();
-    observed.close();
-  }
-
-  private Locator piece(String name) {
-    return page.locator(".piece", new Page.LocatorOptions().setHasText(name));
-  }
-
-  private void click(String name) {
-    piece(name).click();
-    page.mouse().move(600, 300);
-  }
-
-  private void wear(String name) {
-    click(name);
-    room.veil(name).waitFor();
-    room.settle();
-  }
-
-  private String id() {
-    return page.url().replaceAll(".*/", "");
-  }
-
-  private List<Fields> worn() {
-    return Json.read(http.get("/api/fittings/" + id()).body(), "")
-        .object("fitting")
-        .objects("worn", f -> f);
-  }
-
-  private List<String> onTheRail() {
-    return page.locator(".veil .name").allInnerTexts().stream()
-        .map(t -> t.replaceAll("^\\d+\\W+", ""))
-        .toList();
+  @Override
+  int nextPhoto() {
+    return ++photo;
   }
 
   @Test
