@@ -103,6 +103,19 @@ public final class Fields {
     throw wrong(name, "a list");
   }
 
+  /** A list of whole numbers. */
+  public List<Long> wholes(String name) {
+    return list(name).stream()
+        .map(
+            raw -> {
+              if (raw instanceof Number n && n.doubleValue() == n.longValue()) {
+                return n.longValue();
+              }
+              throw wrong(name, "a list of whole numbers");
+            })
+        .toList();
+  }
+
   /** The object in a field; an absent one counts as empty. */
   public Fields object(String name) {
     Object raw = has(name) ? values.get(name) : Map.of();

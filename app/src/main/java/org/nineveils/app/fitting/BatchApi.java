@@ -1,9 +1,7 @@
 package org.nineveils.app.fitting;
 
 import java.io.IOException;
-import java.util.List;
 import java.util.Map;
-import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -32,9 +30,7 @@ class BatchApi {
 
   @PostMapping
   Map<String, Object> start(@PathVariable("id") long id, @RequestBody String body) {
-    Fields f = Json.read(body, "The request");
-    List<Long> photos = f.list("photos").stream().map(p -> ((Number) p).longValue()).toList();
-    batches.start(id, photos);
+    batches.start(id, Json.read(body, "The request").wholes("photos"));
     return progress(id);
   }
 

@@ -194,6 +194,56 @@ class BadInputIT {
   }
 
   @Test
+  void aTraceAKeepingABatchAPinAndASwatchThatMakeNoSense() {
+    http.get("/fitting/of?wardrobe=kit:3&photo=9");
+    String fitting = "/api/fittings/1";
+    String spot =
+        """
+        {"photo": 1, "effect": {"edition": 1, "veils": []}, "longSide": 300, "spot": {"x": "left", "y": 0, "width": 0, "height": 0}}""";
+    refused(422, () -> http.json("POST", "/api/effects/1/trace", spot), "spot", "“x”", "a number");
+    refused(
+        422,
+        () ->
+            http.json(
+                "POST",
+                "/api/effects/1/paint-all",
+                "{\"photo\": 1, \"veil\": \"v001\", \"how\": \"shake\"}"),
+        "“shake”");
+    refused(
+        404,
+        () -> http.json("GET", "/api/effects/1/differences", ""),
+        "The effect that this one comes from is gone");
+    refused(
+        422,
+        () ->
+            http.json(
+                "POST", fitting + "/keep", "{\"name\": \"x\", \"section\": 1, \"picks\": []}"),
+        "Tick at least one veil");
+    refused(
+        422,
+        () -> http.json("POST", fitting + "/batch", "{\"photos\": [\"all\"]}"),
+        "a list of whole numbers");
+    refused(404, () -> http.json("POST", fitting + "/batch", "{\"photos\": [999]}"), "photo");
+    refused(404, () -> http.json("DELETE", fitting + "/pins/77", ""), "This pin is no longer here");
+    refused(
+        422,
+        () -> http.json("POST", fitting + "/wear", "{\"effect\": \"1\", \"answer\": \"maybe\"}"),
+        "“maybe”");
+    refused(
+        422,
+        () -> http.json("POST", "/api/swatches", "{\"name\": \"\", \"veil\": {}}"),
+        "The request, veil");
+    refused(
+        422,
+        () -> http.upload("/api/pictures?use=COLOUR_TABLE", "photo.png", demoPhoto()),
+        "“photo.png”");
+    refused(
+        400,
+        () -> http.upload("/api/pictures?use=HAT", "photo.png", demoPhoto()),
+        "does not make sense");
+  }
+
+  @Test
   void pagesThatAreGoneSaySoInWords() {
     for (String path :
         List.of(
