@@ -1,5 +1,6 @@
 // The dials of a veil: which of its settings the photographer may change, under which label, from
 // where to where; and the card as she will see it.
+import { quietButton } from "../web/button.js";
 import { slider } from "../editors/slider.js";
 import { titled } from "../editors/titled.js";
 
@@ -55,9 +56,8 @@ export function dialsEditor(kind, on) {
     const own = veil.settings[dial.key];
     const min = input("number", dial.min, "From", (v) => give({ min: Math.min(own, Math.max(s.min, Number(v))) }));
     const max = input("number", dial.max, "To", (v) => give({ max: Math.max(own, Math.min(s.max, Number(v))) }));
-    const drop = Object.assign(document.createElement("button"), { type: "button", className: "button quiet small", textContent: "Drop" });
+    const drop = quietButton("Drop", () => on.change(dials.filter((d) => d.key !== dial.key), `drop the dial “${dial.label}”`));
     drop.setAttribute("aria-label", `Drop the dial ${dial.label}`);
-    drop.addEventListener("click", () => on.change(dials.filter((d) => d.key !== dial.key), `drop the dial “${dial.label}”`));
     const to = Object.assign(document.createElement("span"), { textContent: "to" });
     const unit = Object.assign(document.createElement("span"), { className: "unit", textContent: s.unit });
     box.append(label, min, to, max, unit, drop);

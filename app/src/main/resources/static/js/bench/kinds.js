@@ -12,7 +12,7 @@ const MARGIN = 18;
  * @param kinds with their samples
  * @param on { address: of rendering, body(veil): request with that veil hung, peek(veil | null),
  *   hang(kind), hangSwatch(swatch) }; a veil here is { kind, settings, mask? }
- * @returns { open(), close(), offerKeeping(veil | null) }; close says whether it was open
+ * @returns { open(), close() }; close says whether it was open
  */
 export function kindChooser(box, opener, kinds, on) {
   let opened = 0;

@@ -2,6 +2,7 @@
 // turned round, and its settings.
 import { editor } from "../editors/editor.js";
 import { toneRange } from "../editors/tone-range.js";
+import { quietButton } from "../web/button.js";
 import { newRule, ruleChanged, withRule, withoutRule } from "./rules.js";
 
 const JOINS = ["and", "or", "minus"];
@@ -120,11 +121,7 @@ function adderColumn(title) {
 }
 
 function button(text, pressed, run) {
-  const made = document.createElement("button");
-  made.type = "button";
-  made.className = "button quiet small";
-  made.textContent = text;
+  const made = quietButton(text, run);
   if (pressed) made.setAttribute("aria-pressed", "true");
-  made.addEventListener("click", run);
   return made;
 }

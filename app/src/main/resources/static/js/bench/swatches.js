@@ -1,4 +1,5 @@
 // The maker's swatches: settings of single veils that are kept to be hung again.
+import { quietButton } from "../web/button.js";
 import { send } from "../web/http.js";
 import { say, sayFault } from "../web/say.js";
 
@@ -92,14 +93,8 @@ export class Swatches {
     hang.addEventListener("click", () => this.on.hang(swatch));
     this.on.show(hang, swatch.veil);
     this.offers.push({ canvas, veil: swatch.veil });
-    box.append(hang, this.#button("Rename", () => this.#rename(box, swatch)), this.#button("Delete", () => this.#remove(swatch)));
+    box.append(hang, quietButton("Rename", () => this.#rename(box, swatch)), quietButton("Delete", () => this.#remove(swatch)));
     return box;
-  }
-
-  #button(text, run) {
-    const made = Object.assign(document.createElement("button"), { type: "button", className: "button quiet small", textContent: text });
-    made.addEventListener("click", run);
-    return made;
   }
 
   #rename(box, swatch) {

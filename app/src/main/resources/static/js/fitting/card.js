@@ -1,5 +1,6 @@
 // The card of a worn effect: its note, its opacity and dials, and its veils.
 import { slider } from "../editors/slider.js";
+import { quietButton } from "../web/button.js";
 import { dialValue, veilState } from "./wearing.js";
 
 const share = (label, start) => ({ key: "opacity", label, unit: "%", min: 0, max: 100, step: 1, start });
@@ -74,21 +75,12 @@ export class Card {
     name.textContent = veil.name + how;
     const buttons = document.createElement("span");
     if (masked && !lifted && veil.id !== brushed?.id) {
-      buttons.append(button("Brush", () => this.on.brush(veil)));
+      buttons.append(quietButton("Brush", () => this.on.brush(veil)));
     }
-    buttons.append(button(lifted ? "Let down" : "Lift", () => this.on.veil(veil, { lifted: !lifted }, true)));
+    buttons.append(quietButton(lifted ? "Let down" : "Lift", () => this.on.veil(veil, { lifted: !lifted }, true)));
     const setting = share(`Opacity of ${veil.name}`, Math.round(veil.opacity * 100));
     const own = this.#slider(veil.id, setting, (v, rests) => this.on.veil(veil, { opacity: v / 100 }, rests));
     row.append(document.createElement("i"), name, buttons, own.element);
     return row;
   }
-}
-
-function button(text, run) {
-  const made = document.createElement("button");
-  made.type = "button";
-  made.className = "button quiet small";
-  made.textContent = text;
-  made.addEventListener("click", run);
-  return made;
 }

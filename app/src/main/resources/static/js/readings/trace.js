@@ -74,7 +74,6 @@ export class Trace {
 
   #show() {
     const data = this.#data;
-    this.box.classList.toggle("is-empty", !data);
     this.box.querySelector("[data-trace-hint]").hidden = Boolean(data);
     this.box.querySelector("[data-trace-close]").hidden = !this.#spot;
     this.button.textContent = data ? "Other spot" : "Trace a spot";

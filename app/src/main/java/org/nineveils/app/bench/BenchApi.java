@@ -151,8 +151,7 @@ class BenchApi {
     Fields f = Json.read(body, "The request");
     Photo photo = photos.get(f.whole("photo"));
     Effect effect = EffectJson.parse(f.object("effect"));
-    Map<String, Paint> paint = bench.paint(id, photo.id());
-    return tracer.trace(photo, f, Stack.of(new Bundle(effect.veils(), paint, 1)));
+    return tracer.trace(photo, f, bench.stack(id, effect, photo.id()));
   }
 
   /** What differs from the effect that this one is a variant of. */

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.nineveils.app.data.Journal;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.Rows;
@@ -51,28 +52,16 @@ public class BenchService {
   public void addStroke(long effectId, long photoId, String veil, Stroke stroke) {
     String name = effects.get(effectId).name();
     photos.get(photoId);
-    journal.edit(
-        EffectService.scope(effectId),
+    repaint(
+        effectId,
+        photoId,
         (stroke.reveal() ? "brush on, " : "brush off, ") + name,
-        () -> {
-          Map<String, Paint> paint = new LinkedHashMap<>(paints.find(effectId, photoId));
-          paint.merge(veil, new Paint(List.of(stroke)), (old, one) -> old.plus(stroke));
-          paints.save(effectId, photoId, paint);
-          return null;
-        });
+        paint -> paint.merge(veil, new Paint(List.of(stroke)), (old, one) -> old.plus(stroke)));
   }
 
   /** Takes all paint off a veil, on one photo. */
   public void clearPaint(long effectId, long photoId, String veil) {
-    journal.edit(
-        EffectService.scope(effectId),
-        "clear the paint",
-        () -> {
-          Map<String, Paint> paint = new LinkedHashMap<>(paints.find(effectId, photoId));
-          paint.remove(veil);
-          paints.save(effectId, photoId, paint);
-          return null;
-        });
+    repaint(effectId, photoId, "clear the paint", paint -> paint.remove(veil));
   }
 
   /**
@@ -88,13 +77,27 @@ public class BenchService {
     if (!invert && !how.equals("fill")) {
       throw new IllegalArgumentException("Paint is filled or inverted, not “%s”.".formatted(how));
     }
+    repaint(
+        effectId,
+        photoId,
+        how + " the mask of " + of.name(),
+        paint ->
+            paint.put(
+                veil,
+                invert
+                    ? paint.getOrDefault(veil, Paint.NONE).inverted(shown)
+                    : Paint.filled(true)));
+  }
+
+  /** Changes what is painted on one photo, by id of veil, as one edit. */
+  private void repaint(
+      long effectId, long photoId, String label, Consumer<Map<String, Paint>> change) {
     journal.edit(
         EffectService.scope(effectId),
-        how + " the mask of " + of.name(),
+        label,
         () -> {
           Map<String, Paint> paint = new LinkedHashMap<>(paints.find(effectId, photoId));
-          Paint old = paint.getOrDefault(veil, Paint.NONE);
-          paint.put(veil, invert ? old.inverted(shown) : Paint.filled(true));
+          change.accept(paint);
           paints.save(effectId, photoId, paint);
           return null;
         });

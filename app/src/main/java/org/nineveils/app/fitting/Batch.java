@@ -13,7 +13,7 @@ final class Batch {
   /**
    * A photo that waits.
    *
-   * @param name of the result, without its ending
+   * @param name of the photo or of its file
    * @param photo id of a photo of the wall, or 0 where the bytes came with the request
    * @param file uploaded file, or null
    */

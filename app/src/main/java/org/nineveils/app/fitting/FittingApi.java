@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.nineveils.app.data.Journal;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
@@ -20,7 +19,6 @@ import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Worn;
-import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.stack.Bundle;
@@ -170,20 +168,27 @@ class FittingApi {
   private ResponseEntity<byte[]> mask(Photo photo, Fields f, Wardrobe wardrobe, Fitting fitting) {
     String key = f.text("maskOn");
     Effect effect = wardrobe.effects().apply(key);
-    Veil veil =
-        Optional.ofNullable(effect)
-            .flatMap(e -> e.veil(f.text("mask")))
-            .orElseThrow(() -> new NotFound("This veil is no longer here."));
-    Paint paint =
+    if (effect == null) {
+      throw gone();
+    }
+    Bundle worn =
         fitting.worn().stream()
             .filter(w -> w.effect().equals(key))
             .findFirst()
             .map(w -> w.bundle(effect))
-            .map(b -> b.paint().getOrDefault(veil.id(), Paint.NONE))
-            .orElse(Paint.NONE);
-    boolean byBrush = fitting.worn().stream().anyMatch(w -> w.effect().equals(key) && w.byBrush());
-    Mask mask = byBrush ? Mask.BRUSH_ON : veil.mask();
-    return Answers.packet(stage.maskPacket(photo, StageRequest.parse(f), mask, paint));
+            .orElseGet(() -> Bundle.of(effect.veils()));
+    String id = f.text("mask");
+    Veil veil =
+        worn.veils().stream()
+            .filter(v -> v.id().equals(id))
+            .findFirst()
+            .orElseThrow(FittingApi::gone);
+    Paint paint = worn.paint().getOrDefault(id, Paint.NONE);
+    return Answers.packet(stage.maskPacket(photo, StageRequest.parse(f), veil.mask(), paint));
+  }
+
+  private static NotFound gone() {
+    return new NotFound("This veil is no longer here.");
   }
 
   /** The fitting with a stroke that is being painted and not saved yet. */

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.function.BooleanSupplier;
 import org.nineveils.app.data.Journal;
 import org.nineveils.app.web.NotFound;
+import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
 import org.springframework.stereotype.Service;
@@ -77,7 +78,7 @@ public class Pins {
     fittings.save(
         fitting,
         row.rev(),
-        org.nineveils.document.FittingJson.parse(Json.read(pin.doc(), "The pin")),
+        FittingJson.parse(Json.read(pin.doc(), "The pin")),
         "go back to " + pin.name());
   }
 

@@ -123,15 +123,6 @@ public class EffectService {
         });
   }
 
-  /** The name, or with a number behind it, that no effect of the kit has. */
-  public String freeName(long kitId, String base) {
-    String name = base;
-    for (int n = 2; store.nameTaken(kitId, name, 0); n++) {
-      name = base + " " + n;
-    }
-    return name;
-  }
-
   public void remove(long id) {
     Rows.Effect effect = get(id);
     journal.edit(
@@ -172,6 +163,15 @@ public class EffectService {
           also.run();
           return null;
         });
+  }
+
+  /** The name, or with a number behind it, that no effect of the kit has. */
+  private String freeName(long kitId, String base) {
+    String name = base;
+    for (int n = 2; store.nameTaken(kitId, name, 0); n++) {
+      name = base + " " + n;
+    }
+    return name;
   }
 
   private void checkName(long kitId, String name, long besides) {

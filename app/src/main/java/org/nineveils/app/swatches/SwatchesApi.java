@@ -31,9 +31,7 @@ class SwatchesApi {
 
   @GetMapping
   Map<String, Object> all() {
-    return Json.object(
-        "swatches", swatches.all().stream().map(SwatchesApi::shown).toList(),
-        "undoSwatch", Undo.of(journal, Swatches.SCOPE).canUndo());
+    return Map.of("swatches", swatches.all().stream().map(SwatchesApi::shown).toList());
   }
 
   private static Map<String, Object> shown(Swatch s) {

@@ -59,11 +59,11 @@ class Screenshots {
     try (var observed = RunningApp.demo().page()) {
       Page page = observed.page();
       Workplace place = new Workplace(page);
-      atTheBench(page, "Oat matte", 3);
+      atTheBench(page, 1, "Oat matte", 3);
       place.settle();
       place.pick("Oat curve");
       shoot(page, "bench");
-      atTheBench(page, "Even skin", 5);
+      atTheBench(page, 1, "Even skin", 5);
       place.settle();
       place.pick("Even skin");
       page.locator("[data-side=mask]").click();
@@ -71,13 +71,13 @@ class Screenshots {
       page.mouse().move(900, 300);
       showsTheWeave(page, place);
       shoot(page, "bench-mask");
-      atTheBench(page, "Late sun", 4);
+      atTheBench(page, 1, "Late sun", 4);
       place.settle();
       place.pick("Shaft");
       page.locator(".parts button", new Page.LocatorOptions().setHasText("Shaft")).click();
       page.mouse().move(900, 300);
       shoot(page, "bench-overlay");
-      atTheBench(page, "Settle redness", 1);
+      atTheBench(page, 1, "Settle redness", 1);
       place.settle();
       place.pick("Redness out");
       page.keyboard().press("m");
@@ -102,11 +102,11 @@ class Screenshots {
   }
 
   private void moreOfTheBench(Page page, Workplace place) {
-    atTheBench(page, "Lamp on the face", 4);
+    atTheBench(page, 1, "Lamp on the face", 4);
     place.settle();
     place.pick("Dim the room");
     shoot(page, "bench-handles");
-    atTheBench(page, "Honeyed air", 1);
+    atTheBench(page, 1, "Honeyed air", 1);
     place.settle();
     place.pick("Warmer");
     page.locator("[data-side=dials]").click();
@@ -130,10 +130,7 @@ class Screenshots {
     shoot(page, "bench-variant");
     String variant = page.url().replaceAll(".*/bench/(\\d+).*", "$1");
     new Http(RunningApp.demo()).json("DELETE", "/api/effects/" + variant, "");
-    page.navigate("/kits/2");
-    String whole =
-        page.locator("[aria-label='Open Whole studio at the bench']").getAttribute("href");
-    page.navigate(whole + "?photo=4");
+    atTheBench(page, 2, "Whole studio", 4);
     place.settle();
     page.locator("[data-trace-pick]").click();
     var pane = page.locator(".pane-finished").boundingBox();
@@ -181,8 +178,8 @@ class Screenshots {
         }""");
   }
 
-  private static void atTheBench(Page page, String effect, int photo) {
-    page.navigate("/kits/1");
+  private static void atTheBench(Page page, int kit, String effect, int photo) {
+    page.navigate("/kits/" + kit);
     String address =
         page.locator("[aria-label='Open " + effect + " at the bench']").getAttribute("href");
     page.navigate(address + "?photo=" + photo);
