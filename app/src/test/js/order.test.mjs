@@ -2,7 +2,6 @@ import { test } from "node:test";
 import assert from "node:assert/strict";
 import { Loader } from "../../main/resources/static/js/stage/loader.js";
 import { unpack } from "../../main/resources/static/js/stage/packet.js";
-import { Saver } from "../../main/resources/static/js/web/saver.js";
 import { shown } from "../../main/resources/static/js/editors/slider.js";
 import { hiddenHint } from "../../main/resources/static/js/stage/hint.js";
 
@@ -46,34 +45,6 @@ test("a picture that fails is told of and the next one is still asked for", asyn
   await loader.ask();
   assert.deepEqual(faults, ["lost"]);
   assert.deepEqual(seen, [2]);
-});
-
-test("saves are sent in order, each on the revision that the one before gave", async () => {
-  const sent = [];
-  const put = async (rev, state) => {
-    sent.push([rev, state]);
-    await turn();
-    return { rev: rev + 1 };
-  };
-  const saver = new Saver(7, put, () => {});
-  saver.save("first");
-  saver.save("second");
-  await saver.save("third");
-  assert.deepEqual(sent, [[7, "first"], [8, "second"], [9, "third"]]);
-  assert.equal(saver.idle, true);
-});
-
-test("a save that is refused is told of and does not stop the ones after it", async () => {
-  const told = [];
-  const put = async (rev, state) => {
-    if (state === "bad") throw new Error("no");
-    return { rev: rev + 1 };
-  };
-  const saver = new Saver(1, put, ({ fault }) => fault && told.push(fault.message));
-  saver.save("bad");
-  await saver.save("good");
-  assert.deepEqual(told, ["no"]);
-  assert.equal(saver.rev, 2);
 });
 
 test("a packet is a head and its pixels", () => {

@@ -1,6 +1,6 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
-import { brushedVeil, changed, dialled, dialValue, paintable, painted, veilChanged, veilState } from "../../main/resources/static/js/fitting/wearing.js";
+import { brushedVeil, changed, dialled, dialValue, paintable, veilChanged, veilState } from "../../main/resources/static/js/fitting/wearing.js";
 
 const veil = (id, cover, lifted = false) => ({ id, opacity: 0.8, lifted, mask: { cover } });
 const worn = (effect) => ({ effect, opacity: 1, lifted: false, veils: {}, paint: {} });
@@ -19,11 +19,6 @@ test("a veil is as the effect has it until the fitting changes it", () => {
   assert.deepEqual(veilState(next, "red", v), { opacity: 0.8, lifted: true, dials: {} });
   const twice = veilChanged(next, "red", v, { opacity: 0.1 });
   assert.deepEqual(veilState(twice, "red", v), { opacity: 0.1, lifted: true, dials: {} });
-});
-
-test("strokes are added on top of those before", () => {
-  const twice = painted(painted(fitting, "red", "v", 1), "red", "v", 2);
-  assert.deepEqual(twice.worn[1].paint.v, [1, 2]);
 });
 
 test("paint can be put on every mask but everywhere, while the veil is down", () => {

@@ -1,27 +1,29 @@
 // The bench: an effect is built veil by veil on a photo.
+import { listenExports } from "../web/exports.js";
 import { inNextFrame } from "../web/frames.js";
+import { gesture } from "../web/gesture.js";
 import { send } from "../web/http.js";
 import { listen } from "../web/keys.js";
+import { watch } from "../web/leaving.js";
 import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
-import { Saver } from "../web/saver.js";
-import { say, sayFault } from "../web/say.js";
+import { Store } from "../web/store.js";
+import { say } from "../web/say.js";
+import { takeBackIn } from "../web/take-back.js";
 import { Handles } from "../stage/handles.js";
 import { hiddenHint } from "../stage/hint.js";
-import { pickColour } from "../stage/pick.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { clipped, drawHistogram } from "../readings/histogram.js";
 import { showSpot } from "../readings/spot.js";
 import { Trace } from "../readings/trace.js";
-import { changed, described, dialled, doubled, dropped, hung, newVeil, placedAt, setAll, setTo } from "./effect.js";
+import { changed, changedBy, counted, described, dropped, hung, newId, newVeil, placedAt } from "./effect.js";
 import { handlesOf } from "./handles.js";
 import { benchKeys } from "./keys.js";
 import { kindChooser } from "./kinds.js";
 import { looked, wayWords } from "./looking.js";
-import { openVeil } from "./open-veil.js";
 import { Painting } from "./painting.js";
+import { veilPanel } from "./panel.js";
 import { Selection } from "./selection.js";
-import { askToKeep } from "./swatches.js";
 import { Variants } from "./variants.js";
 import { Wall } from "./wall.js";
 
@@ -32,7 +34,7 @@ const api = `/api/effects/${state.id}`;
 const kinds = new Map(state.kinds.map((k) => [k.id, k]));
 const wall = new Wall(find("photos"), state.photo, { chosen: choosePhoto });
 
-let effect = state.effect;
+let effect = state.effect; // as it is shown: what the store holds
 let openId = null;
 let panel = null;
 let way = "all"; // what of the effect is seen
@@ -40,9 +42,18 @@ let peeked = null; // an effect that is looked at and not taken
 let plainTones = null;
 
 const veilOf = (id) => effect.veils.find((v) => v.id === id);
-const newId = () => crypto.randomUUID().slice(0, 8);
 
-const saver = new Saver(state.rev, (rev, next) => send("PUT", api, { rev, ...next }), savedLine((fault) => fault.status === 409));
+const store = new Store(
+  state,
+  "effect",
+  {
+    put: (body) => send("PUT", api, { ...body, photo: wall.photo.id }),
+    get: () => send("GET", `${api}?photo=${wall.photo.id}`),
+    gesture,
+  },
+  savedLine(took, () => store.retry(), redraw),
+);
+watch(store);
 const stage = new Stage(
   root.querySelector("[data-stage]"),
   root.querySelector("[data-looks]"),
@@ -56,7 +67,7 @@ const stage = new Stage(
     finished(shot) {
       drawHistogram(find("histogram"), shot.head);
       find("clipped").textContent = clipped(shot.head);
-      if (!painting.stroke) stage.paintUnderHand(null);
+      if (!painting.shown) stage.paintUnderHand(null);
     },
     plain(shot) {
       plainTones = shot.head;
@@ -65,14 +76,9 @@ const stage = new Stage(
     spot: (point) => showSpot(find("spot"), find("spot-figures"), point && stage.readAt(point.x, point.y)),
   },
 );
-const painting = new Painting(stage, saver, api, state.paint, {
+const painting = new Painting(stage, store, api, state.painted, {
   veil: () => openId,
   photo: () => wall.photo,
-  take(answer) {
-    painting.paint = answer.paint;
-    take(answer.effect);
-    stage.refresh();
-  },
   shown() {
     show();
     stage.refresh();
@@ -88,7 +94,7 @@ const trace = new Trace(
 
 function request() {
   const body = { photo: wall.photo.id, ...(peeked ? { effect: peeked } : looked(effect, openId, way)) };
-  return painting.stroke ? { ...body, stroke: painting.stroke, veil: openId } : body;
+  return painting.shown ? { ...body, stroke: painting.shown.stroke, veil: painting.shown.veil } : body;
 }
 
 /** Shows an effect on the stage without taking it; null for the one that is there. */
@@ -99,23 +105,36 @@ function peek(other, words = "") {
   stage.refresh();
 }
 
-/** Shows an effect and asks for its picture; stores it where a label says what was done. */
-function take(next, label) {
-  effect = next;
+/** Changes the effect by a function of it; stores that where a label says what was done. */
+function take(fn, label) {
+  const stored = label ? store.change(fn, label) : store.hold(fn);
+  effect = store.doc;
   peeked = null;
   if (!veilOf(openId)) openId = panel = null;
   if (label) show();
   else showSoon();
   stage.refresh(!label);
   trace.changed();
-  if (label) saver.save({ effect, label });
+  return stored;
 }
 
-const selection = new Selection(find("selection"), {
-  effect: () => effect,
-  take,
-  changed: () => show(),
-});
+/** A state as it is stored, taken whole. */
+function took(answer, differs) {
+  const painted = painting.take(answer);
+  effect = store.doc;
+  if (!differs && !painted) return; // what is being typed stays
+  if (!veilOf(openId)) openId = panel = null;
+  show();
+  redraw();
+}
+
+/** Asks anew for the picture and for what is told of it. */
+function redraw() {
+  stage.refresh();
+  trace.changed();
+}
+
+const selection = new Selection(find("selection"), { effect: () => effect, take, changed: () => show() });
 
 const rail = new Rail(find("veils"), {
   pick(id) {
@@ -124,10 +143,10 @@ const rail = new Rail(find("veils"), {
   },
   select: (id, range) => selection.toggle(id, range),
   hem(id, opacity, rests) {
-    take(changed(effect, id, { opacity }), rests && `opacity of ${veilOf(id).name}`);
+    take((e) => changed(e, id, { opacity }), rests && `opacity of ${veilOf(id).name}`);
   },
   move(id, index) {
-    if (effect.veils[index]?.id !== id) take(placedAt(effect, id, index), `move ${veilOf(id).name}`);
+    if (effect.veils[index]?.id !== id) take((e) => placedAt(e, id, index), `move ${veilOf(id).name}`);
   },
 });
 
@@ -143,7 +162,8 @@ const chooser = kindChooser(find("kinds"), hang, state.kinds, {
 });
 
 function hangNew(veil) {
-  take(hung(effect, veil, openId), `hang ${veil.name}`);
+  const behind = openId;
+  take((e) => hung(e, veil, behind), `hang ${veil.name}`);
   open(veil.id);
 }
 
@@ -154,27 +174,19 @@ function open(id) {
   way = "all";
   const veil = id && veilOf(id);
   if (veil) {
-    panel = openVeil(veil, kinds.get(veil.kind), state.blends, state.masks, side, {
-      change: (fields, what) => take(changed(effect, id, fields), `${what} of ${veilOf(id).name}`),
-      input: (key, value) => take(setTo(effect, id, key, value)),
-      mask: (mask) => take(changed(effect, id, { mask })),
-      setting: (key, value, label) => take(setTo(effect, id, key, value), `${label} of ${veilOf(id).name}`),
-      start: (values, label) => take(setAll(effect, id, values), `${label} in ${veilOf(id).name}`),
-      pick: () => pickColour(stage),
-      others: () => effect.veils.filter((v) => v.id !== id),
-      copyMask: (from) => painting.copy(veilOf(from), id, () => undo(false)),
-      blend: (mode) => peek(mode && changed(effect, id, { blend: mode }), mode && state.blends.find((b) => b.id === mode).label),
+    panel = veilPanel(id, side, state, kinds.get(veil.kind), {
+      stage,
+      painting,
+      take,
+      veilOf,
+      lift,
+      drop,
+      peek,
+      open,
+      undo,
+      effect: () => effect,
       look: see,
-      dials: (dials, what) => take(dialled(effect, id, dials), what),
-      tryDial: (key, value) => peek(key && setTo(effect, id, key, value), key && "As the dial would make it"),
-      note: () => effect.note,
-      keep: () => askToKeep(find("keep-swatch"), veilOf(id)),
       side: () => panel && showHandles(),
-      lift: () => lift(id),
-      double: () => take(doubled(effect, id, newId()), `double ${veilOf(id).name}`),
-      drop: () => drop(id),
-      close: () => open(null),
-      paint: (how) => (how === "clear" ? painting.clear(id) : painting.all(id, how)),
     });
     if (plainTones) panel.tones(plainTones);
     find("veils").style.setProperty("--open-width", `${panel.width + 46}px`);
@@ -192,23 +204,23 @@ function see(next) {
 }
 
 function showHandles() {
-  handles.show(panel ? handlesOf(veilOf(openId), kinds.get(veilOf(openId).kind), state.masks.kinds, panel.side, (next, what) => take(changed(effect, openId, next), what && `${what} of ${veilOf(openId).name}`)) : []);
+  handles.show(panel ? handlesOf(veilOf(openId), kinds.get(veilOf(openId).kind), state.masks.kinds, panel.side, (of, what) => takeOf(openId, of, what)) : []);
 }
+
+const takeOf = (id, of, what) => take((e) => changedBy(e, id, of), what && `${what} of ${veilOf(id).name}`);
 
 function lift(id) {
   const veil = veilOf(id);
-  if (veil) take(changed(effect, id, { lifted: !veil.lifted }), `${veil.lifted ? "let down" : "lift"} ${veil.name}`);
+  if (veil) take((e) => changed(e, id, { lifted: !veil.lifted }), `${veil.lifted ? "let down" : "lift"} ${veil.name}`);
 }
 
-function drop(id) {
+async function drop(id) {
   const veil = veilOf(id);
-  if (!veil) return;
-  take(dropped(effect, id), `drop ${veil.name}`);
-  say(`“${veil.name}” was dropped.`, { action: () => undo(false) });
+  const stored = veil && (await take((e) => dropped(e, id), `drop ${veil.name}`));
+  if (stored) say(`“${veil.name}” was dropped.`, { action: () => undo(false, stored.undo.edit) });
 }
 
 const showSoon = inNextFrame(show);
-
 function show() {
   const items = effect.veils.map((veil) => ({
     ...veil,
@@ -226,10 +238,8 @@ function show() {
   if (painting.brush.armed !== brushed) painting.brush.arm(brushed);
   stage.maskButton(masked || painted);
   hint();
-  const n = effect.veils.length;
-  const up = effect.veils.filter((v) => v.lifted).length;
-  find("rail-count").textContent = n === 0 ? "no veil yet" : `${n} ${n === 1 ? "veil" : "veils"}${up ? ` · ${up} lifted` : ""} · drag a hem to set its opacity`;
-  hang.hidden = n >= state.maxVeils;
+  find("rail-count").textContent = counted(effect);
+  hang.hidden = effect.veils.length >= state.maxVeils;
   const note = find("note");
   if (document.activeElement !== note) note.value = effect.note;
 }
@@ -241,39 +251,33 @@ function hint(words) {
   stage.label(words || wayWords(way, veil) || (hidden && !peeked ? hiddenHint(veil) : ""));
 }
 
-async function undo(redo) {
-  const answer = await saver.queue(() => send("POST", `${api}/undo?redo=${redo}&photo=${wall.photo.id}`));
+async function undo(redo, edit) {
+  const photo = wall.photo.id;
+  const answer = await takeBackIn(store, send, `${api}/undo?photo=${photo}`, { redo, ...(edit && { edit }) });
   if (!answer) return;
   say(answer.said);
-  painting.paint = answer.paint;
-  const veil = openId;
-  effect = answer.effect;
-  open(effect.veils.some((v) => v.id === veil) ? veil : null);
-  trace.changed();
+  open(veilOf(openId) ? openId : null); // its editors begin anew with what came back
 }
 
 async function choosePhoto(next) {
+  painting.brush.finish();
   plainTones = null;
   history.replaceState(null, "", `/bench/${state.id}?photo=${next.id}`);
-  wall.showLinks(state.id);
-  try {
-    const answer = await send("GET", `${api}?photo=${next.id}`);
-    if (wall.photo !== next) return;
-    painting.paint = answer.paint;
-    show();
-    stage.refresh();
-    trace.changed();
-  } catch (error) {
-    sayFault(error);
-  }
+  wall.showLinks();
+  painting.forget();
+  const answer = await store.ask(() => send("GET", `${api}?photo=${next.id}`));
+  if (!answer || wall.photo !== next) return;
+  stage.refresh();
+  trace.changed();
 }
 
 if (find("variants")) {
-  const variants = new Variants(find("variants"), api, { effect: () => effect, saved: () => saver.settled(), peek, take });
+  const variants = new Variants(find("variants"), api, { effect: () => effect, saved: () => store.settled(), peek, take });
   find("variants-open").addEventListener("click", () => variants.open());
 }
 listenUndo(undo);
-find("note").addEventListener("change", (event) => take({ ...effect, note: event.target.value }, "note"));
+listenExports(document.querySelectorAll("[data-format]"), (format) => `${api}/export?photo=${wall.photo.id}&format=${format}`);
+find("note").addEventListener("change", (event) => take((e) => ({ ...e, note: event.target.value }), "note"));
 
 listen(
   benchKeys({
@@ -295,6 +299,6 @@ listen(
 );
 
 showUndo(state.undo);
-wall.showLinks(state.id);
+wall.showLinks();
 show();
 stage.refresh();

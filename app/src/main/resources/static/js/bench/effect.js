@@ -1,5 +1,8 @@
 // Effects as plain data: every function gives a new effect and leaves the old one as it was.
 
+/** A new id of a veil. */
+export const newId = () => crypto.randomUUID().slice(0, 8);
+
 /** A veil of a kind with every setting at its start. */
 export function newVeil(kind, effect, id) {
   const same = effect.veils.filter((v) => v.kind === kind.id).length;
@@ -28,6 +31,9 @@ export function hung(effect, veil, behind) {
 export function changed(effect, id, fields) {
   return { ...effect, veils: effect.veils.map((v) => (v.id === id ? { ...v, ...fields } : v)) };
 }
+
+/** The effect with a veil changed by a function of it that gives fields. */
+export const changedBy = (effect, id, of) => ({ ...effect, veils: effect.veils.map((v) => (v.id === id ? { ...v, ...of(v) } : v)) });
 
 /** The effect with one setting of a veil changed. */
 export const setTo = (effect, id, key, value) => setAll(effect, id, { [key]: value });
@@ -86,4 +92,11 @@ export function described(veil, kind) {
   if (veil.mask.cover === "by-rule") parts.push("by rule");
   if (veil.lifted) parts.push("lifted");
   return parts.join(" · ");
+}
+
+/** How many veils there are, in words. */
+export function counted({ veils }) {
+  if (veils.length === 0) return "no veil yet";
+  const up = veils.filter((v) => v.lifted).length;
+  return `${veils.length} ${veils.length === 1 ? "veil" : "veils"}${up ? ` · ${up} lifted` : ""} · drag a hem to set its opacity`;
 }

@@ -6,7 +6,7 @@ import { ruleChanged } from "./rules.js";
  * @param kind its descriptors
  * @param ruleKinds sorts of rule
  * @param side Settings, Mask or Dials: what is edited
- * @param take(fields, what): changes the veil, what is empty while the hand moves
+ * @param take(of, what): changes the veil by a function of it, what is empty while the hand moves
  * @returns what Handles shows
  */
 export function handlesOf(veil, kind, ruleKinds, side, take) {
@@ -15,7 +15,7 @@ export function handlesOf(veil, kind, ruleKinds, side, take) {
       handle,
       settings: kind.settings,
       values: veil.settings,
-      give: (values, rests) => take({ settings: { ...veil.settings, ...values } }, rests && handle.label.toLowerCase()),
+      give: (values, rests) => take((v) => ({ settings: { ...v.settings, ...values } }), rests && handle.label.toLowerCase()),
     }));
   }
   if (side !== "Mask") return [];
@@ -26,7 +26,7 @@ export function handlesOf(veil, kind, ruleKinds, side, take) {
       settings: sort.settings,
       values: rule.settings,
       give: (values, rests) =>
-        take({ mask: ruleChanged(veil.mask, index, { settings: { ...rule.settings, ...values } }) }, rests && "shape of the mask"),
+        take((v) => ({ mask: ruleChanged(v.mask, index, { settings: { ...v.mask.rules[index].settings, ...values } }) }), rests && "shape of the mask"),
     }));
   });
 }

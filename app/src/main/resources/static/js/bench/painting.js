@@ -1,40 +1,61 @@
-// What is painted on the veils of an effect, on one photo.
+// What is painted on the veils of an effect, on one photo. Strokes are kept by the application; the
+// page knows how many there are.
 import { send } from "../web/http.js";
 import { say } from "../web/say.js";
 import { Brush } from "../stage/brush.js";
 
 export class Painting {
-  stroke = null; // being painted, or painted and not stored yet
+  stroke = null; // being painted, or painted and not stored yet: { points …, veil, photo }
   storing = false;
 
   /**
    * @param stage the stage
-   * @param saver of the effect
+   * @param store of the effect
    * @param api address of the effect
-   * @param now { veil(): id of the open one, photo(), take(answer): paint and effect as stored, shown() }
+   * @param painted how many strokes each veil has on the photo, by id
+   * @param now { veil(): id of the open one, photo(), shown() }
    */
-  constructor(stage, saver, api, paint, now) {
-    Object.assign(this, { stage, saver, api, paint, now });
+  constructor(stage, store, api, painted, now) {
+    Object.assign(this, { stage, store, api, painted, now });
     this.brush = new Brush(stage, document.querySelector("[data-brush]"), {
-      progress: (next) => {
-        this.stroke = next;
+      begin: () => ({ veil: now.veil(), photo: now.photo() }),
+      progress: (stroke, on) => {
+        this.stroke = { stroke, ...on };
         if (!this.storing) stage.refresh();
       },
-      done: (next) => this.#store(next),
+      done: (stroke, on) => this.#store({ stroke, ...on }),
     });
   }
 
   /** Whether something is painted on a veil. */
   has(veil) {
-    return (this.paint[veil]?.length ?? 0) > 0;
+    return (this.painted[veil] ?? 0) > 0;
+  }
+
+  /** The stroke under the hand, where it is on the photo that is shown. */
+  get shown() {
+    return this.stroke?.photo === this.now.photo() ? this.stroke : null;
+  }
+
+  /** Takes what the application says is painted on the photo that is shown. @returns whether that is new */
+  take({ photo, painted }) {
+    if (photo !== this.now.photo().id) return false;
+    const differs = JSON.stringify(painted) !== JSON.stringify(this.painted);
+    this.painted = painted;
+    return differs;
+  }
+
+  /** Another photo comes: what is painted on it is not known yet. */
+  forget() {
+    this.painted = {};
+    this.now.shown();
   }
 
   async #store(next) {
     this.stroke = next;
     this.storing = true;
-    const [veil, on] = [this.now.veil(), this.now.photo()]; // others may be shown when its turn comes
-    const answer = await this.saver.queue(() => send("POST", `${this.api}/paint`, { photo: on.id, veil, stroke: next }));
-    if (answer && this.now.photo() === on) this.paint = { ...this.paint, [veil]: [...(this.paint[veil] ?? []), next] };
+    const body = { photo: next.photo.id, veil: next.veil, stroke: next.stroke };
+    await this.store.ask(() => send("POST", `${this.api}/paint`, body));
     if (this.stroke === next) this.stroke = null;
     this.storing = false;
     this.now.shown();
@@ -43,26 +64,21 @@ export class Painting {
   /** Takes all paint off a veil. */
   async clear(veil) {
     const address = `${this.api}/paint?photo=${this.now.photo().id}&veil=${encodeURIComponent(veil)}`;
-    if (!(await this.saver.queue(() => send("DELETE", address)))) return;
-    this.paint = { ...this.paint, [veil]: [] };
-    this.now.shown();
+    if (await this.store.ask(() => send("DELETE", address))) this.now.shown();
   }
 
   /** fill: shows all of a veil; invert: turns round what is painted. */
   async all(veil, how) {
     const body = { photo: this.now.photo().id, veil, how };
-    const answer = await this.saver.queue(() => send("POST", `${this.api}/paint-all`, body));
-    if (!answer) return;
-    this.paint = answer.paint;
-    this.now.shown();
+    if (await this.store.ask(() => send("POST", `${this.api}/paint-all`, body))) this.now.shown();
   }
 
   /** Lets a veil cover where another one does. */
   async copy(from, to, undo) {
-    const body = (rev) => ({ rev, photo: this.now.photo().id, from: from.id, to });
-    const answer = await this.saver.queue((rev) => send("POST", `${this.api}/copy-mask`, body(rev)));
+    const photo = this.now.photo().id;
+    const answer = await this.store.ask((rev) => send("POST", `${this.api}/copy-mask`, { rev, photo, from: from.id, to }));
     if (!answer) return;
-    this.now.take(answer);
-    say(`Covers where “${from.name}” does.`, { action: undo });
+    this.now.shown();
+    say(`Covers where “${from.name}” does.`, { action: () => undo(answer.undo.edit) });
   }
 }

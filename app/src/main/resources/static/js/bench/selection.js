@@ -55,8 +55,8 @@ export class Selection {
     const ids = this.#picked;
     if (ids.length === 0) return false;
     const down = ids.every((id) => this.on.effect().veils.find((v) => v.id === id).lifted);
-    const next = ids.reduce((effect, id) => changed(effect, id, { lifted: !down }), this.on.effect());
-    this.on.take(next, `${down ? "let down" : "lift"} ${ids.length} veils`);
+    const all = (effect) => ids.reduce((next, id) => changed(next, id, { lifted: !down }), effect);
+    this.on.take(all, `${down ? "let down" : "lift"} ${ids.length} veils`);
     return true;
   }
 
@@ -64,13 +64,14 @@ export class Selection {
     const ids = this.#picked;
     if (ids.length === 0) return false;
     this.#ids.clear();
-    this.on.take(dropped(this.on.effect(), ...ids), `drop ${ids.length} veils`);
+    this.on.take((effect) => dropped(effect, ...ids), `drop ${ids.length} veils`);
     this.#show();
     return true;
   }
 
   move(step) {
-    const next = movedTogether(this.on.effect(), this.#picked, step);
-    if (next !== this.on.effect()) this.on.take(next, `move ${this.#picked.length} veils`);
+    const ids = this.#picked;
+    const moved = (effect) => movedTogether(effect, ids, step);
+    if (moved(this.on.effect()) !== this.on.effect()) this.on.take(moved, `move ${ids.length} veils`);
   }
 }

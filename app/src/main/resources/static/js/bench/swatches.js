@@ -2,6 +2,7 @@
 import { quietButton } from "../web/button.js";
 import { send } from "../web/http.js";
 import { say, sayFault } from "../web/say.js";
+import { takeBack } from "../web/take-back.js";
 
 const API = "/api/swatches";
 
@@ -17,8 +18,9 @@ export function askToKeep(dialog, veil) {
   form.onsubmit = async (event) => {
     event.preventDefault();
     const name = form.elements.name.value;
+    let kept;
     try {
-      await send("POST", API, { name, veil, withRules: form.elements.rules.checked });
+      kept = await send("POST", API, { name, veil, withRules: form.elements.rules.checked });
     } catch (error) {
       fault.textContent = error.message;
       fault.hidden = false;
@@ -26,11 +28,13 @@ export function askToKeep(dialog, veil) {
     }
     dialog.close();
     say(`“${name}” is among your swatches: they are there when you hang a veil.`, {
-      action: () => send("POST", `${API}/undo?redo=false`).catch(sayFault),
+      action: () => takeBackSwatch(kept.undo.edit).catch(sayFault),
     });
   };
   dialog.showModal();
 }
+
+const takeBackSwatch = (edit) => takeBack((q) => send("POST", `${API}/undo?${q}`), { redo: false, edit });
 
 export class Swatches {
   offers = [];
@@ -59,10 +63,14 @@ export class Swatches {
 
   async #take(answer) {
     try {
-      this.#all = (await answer).swatches;
+      const taken = await answer;
+      if (!taken) return null;
+      this.#all = taken.swatches;
       this.#draw();
+      return taken;
     } catch (error) {
       sayFault(error);
+      return null;
     }
   }
 
@@ -111,7 +119,7 @@ export class Swatches {
   }
 
   async #remove(swatch) {
-    await this.#take(send("DELETE", `${API}/${swatch.id}`));
-    say(`“${swatch.name}” was deleted.`, { action: () => this.#take(send("POST", `${API}/undo?redo=false`)) });
+    const answer = await this.#take(send("DELETE", `${API}/${swatch.id}`));
+    if (answer) say(`“${swatch.name}” was deleted.`, { action: () => this.#take(takeBackSwatch(answer.undo.edit)) });
   }
 }

@@ -70,7 +70,7 @@ export class Variants {
     whileLookedAt(row, () => this.on.peek(brought(), `With ${d.label.toLowerCase()} brought over`), () => this.on.peek(null));
     bring.addEventListener("click", () => {
       this.on.peek(null);
-      this.on.take(brought(), `bring over ${d.label.toLowerCase()}`);
+      this.on.take((effect) => broughtOver(effect, d), `bring over ${d.label.toLowerCase()}`);
       this.open();
     });
     const cell = document.createElement("td");

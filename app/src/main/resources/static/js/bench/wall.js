@@ -1,5 +1,7 @@
 // The strip of test photos beside the bench: which one is shown.
 
+import { filled } from "../photos/strip.js";
+
 export class Wall {
   /**
    * @param strip element with the photos
@@ -8,12 +10,8 @@ export class Wall {
    */
   constructor(strip, first, on) {
     this.on = on;
-    this.photos = [...strip.querySelectorAll("[data-photo]")].map((button) => {
-      const { photo, name, width, height } = button.dataset;
-      const one = { id: Number(photo), name, width: Number(width), height: Number(height), button };
-      button.addEventListener("click", () => this.choose(one));
-      return one;
-    });
+    this.photos = filled(strip);
+    for (const one of this.photos) one.button.addEventListener("click", () => this.choose(one));
     this.photo = this.photos.find((p) => p.id === first) ?? this.photos[0];
     this.#mark();
   }
@@ -30,13 +28,10 @@ export class Wall {
     this.choose(all[(all.indexOf(this.photo) + step + all.length) % all.length]);
   }
 
-  /** Lets the links of the page be about the photo that is shown. */
-  showLinks(effectId) {
+  /** Lets what the page says be about the photo that is shown. */
+  showLinks() {
     const { id, width, height } = this.photo;
     document.querySelector("[data-photo-size]").textContent = `${width} × ${height}`;
-    for (const link of document.querySelectorAll("[data-format]")) {
-      link.href = `/bench/${effectId}/result?photo=${id}&format=${link.dataset.format}`;
-    }
     const fitting = document.querySelector("[data-fitting]");
     fitting.href = fitting.href.replace(/&photo=\d+|$/, `&photo=${id}`);
   }

@@ -1,6 +1,7 @@
 // Applies what is worn to more photos: those of the test wall that are ticked, and files or a folder
-// of the maker's own. The application goes on with it when the page is left.
+// of the maker's own. It is a job: the application goes on with it when the page is left.
 import { send, upload } from "../web/http.js";
+import { begun, timeLeft } from "../web/jobs.js";
 import { sayFault } from "../web/say.js";
 
 const LOOK_EVERY_MS = 700;
@@ -9,23 +10,34 @@ const PICTURE = /\.(jpe?g|png|tiff?)$/i;
 /**
  * @param dialog element
  * @param api address of the fitting
+ * @param photos gives [[id, name] …] of the photos that can be ticked
  * @param settled() promise: when all is stored
  * @returns open()
  */
-export function batch(dialog, api, settled) {
+export function batch(dialog, api, photos, settled) {
   const find = (name) => dialog.querySelector(`[data-batch-${name}]`);
   const form = dialog.querySelector("form");
   let files = [];
-  let uploading = false;
+  let taking = null; // { done, total } while files are taken in
   let timer;
 
-  const chosen = () => [...dialog.querySelectorAll("[data-batch-photo]:checked")].map((b) => Number(b.value));
+  const boxes = () => [...dialog.querySelectorAll("[data-batch-photo]")];
+  const chosen = () => boxes().filter((b) => b.checked).map((b) => Number(b.value));
 
   function count() {
     const n = chosen().length + files.length;
     find("start").disabled = n === 0;
     find("start").textContent = n === 0 ? "Apply" : `Apply to ${n} ${n === 1 ? "photo" : "photos"}`;
     find("files-chosen").textContent = files.length === 0 ? "" : `${files.length} ${files.length === 1 ? "file" : "files"} chosen`;
+  }
+
+  function box([id, name]) {
+    const label = Object.assign(document.createElement("label"), { title: name });
+    const tick = Object.assign(document.createElement("input"), { type: "checkbox", value: id });
+    tick.dataset.batchPhoto = "";
+    tick.setAttribute("aria-label", name);
+    label.append(tick, Object.assign(document.createElement("img"), { alt: "", loading: "lazy", src: `/photos/${id}/small` }));
+    return label;
   }
 
   for (const input of dialog.querySelectorAll("input[type=file]")) {
@@ -36,9 +48,8 @@ export function batch(dialog, api, settled) {
   }
   form.addEventListener("change", count);
   find("all").addEventListener("click", () => {
-    const boxes = [...dialog.querySelectorAll("[data-batch-photo]")];
-    const on = boxes.some((b) => !b.checked);
-    for (const box of boxes) box.checked = on;
+    const on = boxes().some((b) => !b.checked);
+    for (const one of boxes()) one.checked = on;
     count();
   });
 
@@ -46,20 +57,29 @@ export function batch(dialog, api, settled) {
     event.preventDefault();
     try {
       await settled();
-      show((await send("POST", `${api}/batch`, { photos: chosen() })).progress);
-      uploading = true;
+      taking = { done: 0, total: files.length };
+      const taken = [];
       for (const file of files) {
-        if (!uploading) break;
-        show((await upload(`${api}/batch/files`, file, () => {})).progress);
+        if (!taking) return show(null);
+        show({ open: true, state: "taking", done: taking.done, total: taking.total, faults: [] });
+        taken.push({ token: (await upload(`${api}/batch/files`, file, () => {})).token, name: file.name });
+        if (taking) taking.done += 1;
       }
+      if (!taking) return show(null);
+      taking = null;
+      show((await send("POST", `${api}/batch`, { photos: chosen(), files: taken })).progress);
+      begun();
     } catch (error) {
+      taking = null;
       sayFault(error);
     }
-    uploading = false;
     look();
   });
   find("stop").addEventListener("click", async () => {
-    uploading = false;
+    if (taking) {
+      taking = null;
+      return;
+    }
     try {
       show((await send("DELETE", `${api}/batch`)).progress);
     } catch (error) {
@@ -73,31 +93,35 @@ export function batch(dialog, api, settled) {
     try {
       const { progress } = await send("GET", `${api}/batch`);
       show(progress);
-      if (progress?.running || uploading) timer = setTimeout(look, LOOK_EVERY_MS);
+      if (progress?.open) timer = setTimeout(look, LOOK_EVERY_MS);
     } catch (error) {
       sayFault(error);
     }
   }
 
-  function show(progress) {
-    find("choosing").hidden = Boolean(progress);
-    find("running").hidden = !progress;
-    if (!progress) return count();
-    const { done, total, running, stopped, secondsLeft, faults } = progress;
-    const all = total + (uploading ? Math.max(0, files.length + chosen().length - total) : 0);
-    find("bar").max = all;
-    find("bar").value = done;
-    const left = running && secondsLeft > 0 ? ` · about ${secondsLeft} s left` : "";
-    const made = done - faults.length;
-    const active = running || uploading;
-    find("words").textContent = active ? `${done} of ${all} done${left}` : `${made} ${made === 1 ? "photo is" : "photos are"} ready${stopped ? "; stopped" : ""}.`;
-    find("stop").hidden = !active;
-    find("again").hidden = active;
-    find("results").hidden = active || made === 0;
-    find("faults").replaceChildren(...faults.map((f) => Object.assign(document.createElement("li"), { textContent: f })));
+  function words({ open, state, done, total, secondsLeft, said, word }) {
+    if (state === "taking") return `Taking in file ${done + 1} of ${total}`;
+    if (state === "waiting") return "Waits until what runs is done";
+    if (open) return `${done} of ${total} done${timeLeft(secondsLeft)}`;
+    return state === "done" ? said : `${said} ${word[0].toUpperCase()}${word.slice(1)}.`.trim();
+  }
+
+  function show(job) {
+    find("choosing").hidden = Boolean(job);
+    find("running").hidden = !job;
+    if (!job) return count();
+    find("bar").max = Math.max(1, job.total);
+    find("bar").value = job.done;
+    find("words").textContent = words(job);
+    find("stop").hidden = !job.open;
+    find("again").hidden = job.open;
+    find("results").hidden = job.open || !job.result;
+    find("results").href = `/jobs/${job.id}/result`;
+    find("faults").replaceChildren(...job.faults.map((f) => Object.assign(document.createElement("li"), { textContent: f })));
   }
 
   return () => {
+    find("photos").replaceChildren(...photos().map(box));
     dialog.showModal();
     count();
     look();

@@ -1,13 +1,15 @@
 // The fitting room: effects of a kit or a release, worn by one photo.
+import { listenExports } from "../web/exports.js";
 import { inNextFrame } from "../web/frames.js";
+import { gesture } from "../web/gesture.js";
 import { send } from "../web/http.js";
 import { listen } from "../web/keys.js";
+import { watch } from "../web/leaving.js";
 import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
-import { Saver } from "../web/saver.js";
+import { Store } from "../web/store.js";
 import { say } from "../web/say.js";
-import { Brush } from "../stage/brush.js";
+import { takeBackIn } from "../web/take-back.js";
 import { hiddenHint } from "../stage/hint.js";
-import { PICKS, stageKeys } from "../stage/keys.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { Trace } from "../readings/trace.js";
@@ -16,54 +18,68 @@ import { batch } from "./batch.js";
 import { Bundle } from "./bundle.js";
 import { Card } from "./card.js";
 import { keeping } from "./keep.js";
+import { fittingKeys } from "./keys.js";
 import { Offers } from "./offers.js";
+import { Painting } from "./painting.js";
+import { Photos } from "./photos.js";
 import { Pins } from "./pins.js";
-import { brushedVeil, changed, dialled, paintable, painted, railItem, veilChanged, wholeOf } from "./wearing.js";
+import { brushedVeil, changed, counted, dialled, paintable, railItem, veilChanged, wholeOf } from "./wearing.js";
 
 const root = document.querySelector("main[data-fitting]");
 const find = (name) => document.querySelector(`[data-${name}]`);
 const state = JSON.parse(root.dataset.state);
 const base = root.dataset.base;
 const api = `/api/fittings/${state.id}`;
-const pieces = new Map(state.pieces.map((p) => [p.key, p]));
+const names = new Map(state.names);
+const pieces = new Map(state.pieces.map((p) => [p.key, p])); // those that are worn, or were
 const kinds = new Map(state.kinds.map((k) => [k.id, k]));
-const photoButtons = [...root.querySelectorAll("[data-photos] [data-photo]")];
-const shownPhoto = photoButtons.find((b) => Number(b.dataset.photo) === state.photo);
-const photo = { id: state.photo, width: Number(shownPhoto.dataset.width), height: Number(shownPhoto.dataset.height) };
+const photos = new Photos(root.querySelector("[data-photos]"), state, base, () => painting.brush.finish());
+const { photo } = photos;
 
-let fitting = state.fitting;
+let fitting = state.fitting; // as it is shown: what the store holds
 let openKey = fitting.worn.at(-1)?.effect ?? null;
 let brushed = null; // veil under the brush, or a whole effect that is worn by brush
 let trying = null; // key of an effect that is looked at
-let peeked = null; // a fitting that is looked at: { fitting, words }
-let stroke = null;
-let storing = false;
+let peeked = null; // what is looked at and not taken: { body, words }
 let unfolded = false; // the open effect shows its veils on the rail
 let pins = null;
 
-const saver = new Saver(state.rev, (rev, next) => send("PUT", api, { rev, ...next }), savedLine(() => true));
+const store = new Store(
+  state,
+  "fitting",
+  { put: (body) => send("PUT", api, body), get: () => send("GET", api), gesture },
+  savedLine(took, () => store.retry(), redraw),
+);
+watch(store);
 const stage = new Stage(
   root.querySelector("[data-stage]"),
   root.querySelector("[data-looks]"),
   {
     address: `${api}/render`,
     photo: () => photo,
-    body: () => (storing ? null : request()),
-    maskBody: () => (brushed && !storing ? { ...request(), fitting, mask: veilForMask().id, maskOn: openKey } : null),
-    pins: () => pins?.compared(storing ? null : request()) ?? [],
+    body: () => (painting?.storing ? null : request()),
+    maskBody: () => (brushed && !painting.storing ? { ...request(), fitting, mask: veilForMask().id, maskOn: openKey } : null),
+    pins: () => pins?.compared(painting?.storing ? null : request()) ?? [],
   },
-  { finished: () => !stroke && stage.paintUnderHand(null) },
+  { finished: () => !painting.stroke && stage.paintUnderHand(null) },
 );
 pins = new Pins(find("pins"), api, state.pins, {
-  saver,
+  store,
   address: `${api}/render`,
-  peek,
-  back: (answer, name) => {
-    takeStored(answer);
-    say(`The photo wears “${name}” again.`, { action: () => undo(false) });
-  },
+  peek: (id, words) => peek(id && { pin: id }, words),
+  back: (answer, name) => say(`The photo wears “${name}” again.`, { action: () => undo(false, answer.undo.edit) }),
   changed: () => stage.pinsChanged(),
 });
+const painting = new Painting(stage, store, api, state.painted, {
+  key: () => openKey,
+  brushed: () => brushed,
+  shown() {
+    show();
+    stage.refresh();
+    trace.changed();
+  },
+});
+const brush = painting.brush;
 const trace = new Trace(
   find("trace"),
   stage,
@@ -72,7 +88,7 @@ const trace = new Trace(
     body: () => ({ fitting }),
     named: ({ bundle }) => wornPieces()[bundle]?.name ?? "",
   },
-  { flash: (step) => peek(step && without(step), step && `Without “${step.name}”`) },
+  { flash: (step) => peek(step && { fitting: without(step) }, step && `Without “${step.name}”`) },
 );
 
 /** Pieces of what is worn, in order, as the rendered stack has them. */
@@ -83,10 +99,10 @@ function without(step) {
   return veilChanged(fitting, piece.key, piece.effect.veils.find((v) => v.id === step.veil), { lifted: true });
 }
 
-/** Shows another fitting on the stage without taking it; null for the one that is there. */
-function peek(other, words = "") {
-  if (!other && !peeked) return;
-  peeked = other && { fitting: other, words };
+/** Shows something else on the stage without taking it; null for what is there. */
+function peek(body, words = "") {
+  if (!body && !peeked) return;
+  peeked = body && { body, words };
   hint();
   stage.refresh();
 }
@@ -95,41 +111,56 @@ const veilForMask = () => (brushed.id === "*" ? pieces.get(openKey).effect.veils
 
 function request() {
   if (trying) return { try: trying };
-  if (peeked) return { fitting: peeked.fitting };
-  return stroke ? { fitting, stroke, veil: brushed.id, strokeOn: openKey } : { fitting };
+  if (peeked) return peeked.body;
+  return { fitting, ...painting?.request };
 }
 
-function take(next, label) {
-  fitting = next;
+/** Changes the fitting by a function of it; stores that where a label says what was done. */
+function take(fn, label) {
+  if (label) store.change(fn, label);
+  else store.hold(fn);
+  fitting = store.doc;
   if (label) show();
   else showSoon();
   stage.refresh(!label);
   trace.changed();
-  if (label) saver.save({ fitting, label });
 }
 
-function takeStored(answer) {
-  trying = peeked = null;
-  fitting = answer.fitting;
+/** A state as it is stored, taken whole. */
+function took(answer, differs) {
+  for (const piece of answer.pieces) pieces.set(piece.key, piece);
+  const painted = painting.take(answer.painted);
+  fitting = store.doc;
+  pins.take(answer.pins);
+  if (!differs && !painted) return; // what is being typed stays
   show();
+  peeked = null;
+  redraw();
+}
+
+/** Asks anew for the picture and for what is told of it. */
+function redraw() {
   stage.refresh();
   trace.changed();
 }
 
-/** Asks the application to change the fitting by its rules, and takes what it gives. */
-async function ask(method, path, body) {
-  const answer = await saver.queue(() => send(method, `${api}/${path}`, body));
+/** Asks the application to change the fitting by its rules. */
+async function ask(path, body) {
+  const answer = await store.ask(() => send("POST", `${api}/${path}`, body));
   if (!answer) return;
   if (answer.ask) {
     const chosen = await askOpposites(find("opposites"), answer.ask);
-    return chosen ? ask(method, path, { ...body, answer: chosen }) : takeStored(answer);
-  }
-  takeStored(answer);
-  if (answer.pins) pins.take(answer.pins);
-  if (answer.said) say(answer.said, { action: () => undo(false) });
+    if (chosen) await ask(path, { ...body, answer: chosen });
+  } else if (answer.said) say(answer.said, { action: () => undo(false, answer.undo.edit) });
 }
 
-const undo = (redo) => ask("POST", `undo?redo=${redo}`);
+async function undo(redo, edit) {
+  const answer = await takeBackIn(store, send, `${api}/undo`, { redo, ...(edit && { edit }) });
+  if (!answer) return;
+  say(answer.said);
+  stage.refresh(); // paint may have changed where nothing else did
+}
+
 const isWorn = (key) => fitting.worn.some((w) => w.effect === key);
 
 const offers = new Offers(root.querySelector(".offers"), {
@@ -139,13 +170,13 @@ const offers = new Offers(root.querySelector(".offers"), {
     trying = null;
     if (isWorn(key)) {
       if (openKey !== key) return open(key);
-      return ask("POST", "take-off", { effect: key });
+      return ask("take-off", { effect: key });
     }
     openKey = key;
     brushed = null;
-    return ask("POST", "wear", { effect: key });
+    return ask("wear", { effect: key });
   },
-  wearAll: (section, lifted) => ask("POST", "wear-all", { section, lifted }),
+  wearAll: (section, lifted) => ask("wear-all", { section, lifted }),
 });
 
 function open(key) {
@@ -161,14 +192,20 @@ const rail = new Rail(find("veils"), {
   },
   hem(key, opacity, rests) {
     openKey = key;
-    take(changed(fitting, key, { opacity }), rests && `opacity of ${pieces.get(key).name}`);
+    setOpacity(opacity, rests);
   },
 });
+
+function setOpacity(opacity, rests) {
+  const key = openKey;
+  take((f) => changed(f, key, { opacity }), rests && `opacity of ${names.get(key)}`);
+}
 
 const onVeils = {
   veil(veil, fields, rests) {
     const what = "lifted" in fields ? (fields.lifted ? "lift" : "let down") : "opacity of";
-    take(veilChanged(fitting, openKey, veil, fields), rests && `${what} ${veil.name}`);
+    const key = openKey;
+    take((f) => veilChanged(f, key, veil, fields), rests && `${what} ${veil.name}`);
   },
   brush(veil) {
     brushed = veil;
@@ -178,11 +215,10 @@ const onVeils = {
 const bundle = new Bundle(onVeils);
 const card = new Card(find, kinds, {
   ...onVeils,
-  opacity(opacity, rests) {
-    take(changed(fitting, openKey, { opacity }), rests && `opacity of ${pieces.get(openKey).name}`);
-  },
+  opacity: setOpacity,
   dial(dial, value, rests) {
-    take(dialled(fitting, pieces.get(openKey), dial, value), rests && `dial “${dial.label}”`);
+    const piece = pieces.get(openKey);
+    take((f) => dialled(f, piece, dial, value), rests && `dial “${dial.label}”`);
   },
 });
 
@@ -207,45 +243,21 @@ function show() {
     find("veils").style.setProperty("--open-width", `${bundle.width}px`);
   }
   offers.show();
-  const n = items.length;
-  find("rail-count").textContent = n === 0 ? "The photo wears nothing yet" : `${n} ${n === 1 ? "effect" : "effects"} on`;
-  for (const name of ["keep-open", "batch-open"]) if (find(name)) find(name).disabled = n === 0;
+  find("rail-count").textContent = counted(items);
+  for (const name of ["keep-open", "batch-open"]) if (find(name)) find(name).disabled = items.length === 0;
   card.show(piece, fitting, brushed);
-  const armed = brushed !== null;
-  if (brush.armed !== armed) brush.arm(armed);
-  stage.maskButton(armed);
-  find("paint-buttons").hidden = strokes().length === 0;
+  if (brush.armed !== (brushed !== null)) brush.arm(brushed !== null);
+  stage.maskButton(brushed !== null);
+  find("paint-buttons").hidden = painting.strokes === 0;
   find("save-paint").href = `${base}${state.id}/paint?effect=${encodeURIComponent(openKey)}`;
   hint();
 }
 
-const strokes = () => (brushed ? (fitting.worn.find((w) => w.effect === openKey)?.paint[brushed.id] ?? []) : []);
-
 /** The words over the picture. */
 function hint() {
-  const waits = brushed && strokes().length === 0 && brushed.mask.cover === "brush-on";
-  stage.label(trying ? pieces.get(trying).name : peeked ? peeked.words : waits ? hiddenHint(brushed) : "");
+  const waits = brushed && painting.strokes === 0 && brushed.mask.cover === "brush-on";
+  stage.label(trying ? names.get(trying) : peeked ? peeked.words : waits ? hiddenHint(brushed) : "");
 }
-
-const brush = new Brush(stage, document.querySelector("[data-brush]"), {
-  progress(next) {
-    stroke = next;
-    if (!storing) stage.refresh();
-  },
-  async done(next) {
-    stroke = next;
-    storing = true;
-    const [key, veil] = [openKey, brushed.id];
-    const body = { effect: key, veil, stroke: next };
-    const answer = await saver.queue(() => send("POST", `${api}/paint`, body));
-    if (answer) fitting = painted(fitting, key, veil, next);
-    if (stroke === next) stroke = null;
-    storing = false;
-    show();
-    stage.refresh();
-    trace.changed();
-  },
-});
 
 function tryOn(key) {
   if (key === trying) return;
@@ -254,35 +266,33 @@ function tryOn(key) {
   stage.refresh();
 }
 
-function goTo(button) {
-  location.assign(`${base}of?wardrobe=${encodeURIComponent(state.wardrobe)}&photo=${button.dataset.photo}`);
-}
-
-function neighbour(step) {
-  const at = photoButtons.indexOf(shownPhoto);
-  goTo(photoButtons[(at + step + photoButtons.length) % photoButtons.length]);
-}
-
-for (const button of photoButtons) button.addEventListener("click", () => goTo(button));
-find("take-off").addEventListener("click", () => ask("POST", "take-off", { effect: openKey }));
-find("clear-paint").addEventListener("click", () => ask("POST", "clear-paint", { effect: openKey, veil: brushed.id }));
-find("keep-open")?.addEventListener("click", keeping(find("keep"), api, { fitting: () => fitting, pieces, settled: () => saver.settled() }));
-find("batch-open").addEventListener("click", batch(find("batch"), api, () => saver.settled()));
+find("take-off").addEventListener("click", () => ask("take-off", { effect: openKey }));
+find("clear-paint").addEventListener("click", () => ask("clear-paint", { effect: openKey, veil: brushed.id }));
+find("keep-open")?.addEventListener("click", keeping(find("keep"), api, { fitting: () => fitting, painted: () => painting.counts, pieces, settled: () => store.settled() }));
+find("batch-open").addEventListener("click", batch(find("batch"), api, () => photos.others, () => store.settled()));
 listenUndo(undo);
+listenExports(document.querySelectorAll("[data-format]"), (format) => `${api}/export?format=${format}`);
 
-listen([
-  { keys: PICKS, shown: ["1", "9"], says: "pick an effect on the rail", run: (e) => fitting.worn[e.key - 1] && open(fitting.worn[e.key - 1].effect) },
-  { keys: ["v"], says: "lift or let down the effect", run: liftOpen },
-  { keys: ["delete"], says: "take the effect off", run: () => openKey && ask("POST", "take-off", { effect: openKey }) },
-  { keys: ["k"], says: "pin what is worn now", run: () => pins.add() },
-  { keys: ["t"], says: "trace a spot", run: () => trace.pick() },
-  { keys: ["/"], says: "find an effect", run: () => find("find").focus() },
-  ...stageKeys(stage, brush, { masked: () => brushed !== null, neighbour, undo }),
-]);
+listen(
+  fittingKeys({
+    stage,
+    brush,
+    neighbour: (step) => photos.neighbour(step),
+    undo,
+    masked: () => brushed !== null,
+    pick: (place) => fitting.worn[place] && open(fitting.worn[place].effect),
+    lift: liftOpen,
+    takeOff: () => openKey && ask("take-off", { effect: openKey }),
+    pin: () => pins.add(),
+    trace: () => trace.pick(),
+    search: () => find("find").focus(),
+  }),
+);
 
 function liftOpen() {
   const worn = fitting.worn.find((w) => w.effect === openKey);
-  if (worn) take(changed(fitting, openKey, { lifted: !worn.lifted }), `${worn.lifted ? "let down" : "lift"} ${pieces.get(openKey).name}`);
+  const key = openKey;
+  if (worn) take((f) => changed(f, key, { lifted: !worn.lifted }), `${worn.lifted ? "let down" : "lift"} ${names.get(key)}`);
 }
 
 stage.pinsChanged();

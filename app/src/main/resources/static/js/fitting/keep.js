@@ -1,12 +1,14 @@
 // Keeps what is worn as a new effect: which effects, veils and changes go in, under which name.
 import { send } from "../web/http.js";
+import { leaveTo } from "../web/leaving.js";
 import { say } from "../web/say.js";
 import { veilState } from "./wearing.js";
 
 /**
  * @param dialog element
  * @param api address of the fitting
- * @param now { fitting(), pieces: by key, settled(): when all is stored }
+ * @param now { fitting(), painted(): strokes by effect and veil, pieces: by key, settled(): when all is
+ *   stored }
  * @returns open()
  */
 export function keeping(dialog, api, now) {
@@ -22,7 +24,7 @@ export function keeping(dialog, api, now) {
     all.label.className = "tick is-effect";
     const veils = piece.effect.veils.map((veil) => {
       const { lifted } = veilState(now.fitting(), worn.effect, veil);
-      const painted = worn.byBrush || (worn.paint[veil.id]?.length ?? 0) > 0;
+      const painted = worn.byBrush || (now.painted()[worn.effect]?.[veil.id] ?? 0) > 0;
       const becomes = painted && (worn.byBrush || veil.mask.cover !== "by-rule") ? " · paint left out, becomes brush-on" : painted ? " · paint left out" : "";
       const made = tick(`${veil.name}${lifted || worn.lifted ? " · lifted" : ""}${becomes}`, true);
       made.box.dataset.veil = veil.id;
@@ -51,7 +53,7 @@ export function keeping(dialog, api, now) {
       await now.settled();
       const answer = await send("POST", `${api}/keep`, { name: name.value, section: Number(section.value), note: note.value, picks });
       dialog.close();
-      say([answer.said, ...answer.details].join(" "), { label: "Open at the bench", action: () => location.assign(`/bench/${answer.effect}`) });
+      say([answer.said, ...answer.details].join(" "), { label: "Open at the bench", action: () => leaveTo(`/bench/${answer.effect}`) });
     } catch (error) {
       fault.textContent = error.message;
       fault.hidden = false;

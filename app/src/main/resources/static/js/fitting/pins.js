@@ -8,7 +8,7 @@ export class Pins {
   /**
    * @param box element of the readings
    * @param api address of the fitting
-   * @param on { saver, address: of rendering, peek(fitting | null, name), back(answer), changed() }
+   * @param on { store, address: of rendering, peek(id | null, name), back(answer, name), changed() }
    */
   constructor(box, api, all, on) {
     Object.assign(this, { box, api, all, on });
@@ -26,20 +26,19 @@ export class Pins {
     const pins = this.all.map((pin) => ({
       key: pin.id,
       name: pin.name,
-      body: { fitting: pin.fitting },
+      body: { pin: pin.id },
       choose: () => this.#back(pin),
     }));
     return [{ key: 0, name: "Now", body: now }, ...pins];
   }
 
-  async #ask(method, path, body) {
-    const answer = await this.on.saver.queue(() => send(method, `${this.api}/pins${path}`, body));
-    if (!answer) return null;
-    this.take(answer.pins);
-    return answer;
+  #ask(method, path, body) {
+    return this.on.store.ask(() => send(method, `${this.api}/pins${path}`, body));
   }
 
+  /** Takes the pins as they are stored. */
   take(all) {
+    if (JSON.stringify(all) === JSON.stringify(this.all)) return;
     this.all = all;
     this.#show();
     this.on.changed();
@@ -53,7 +52,7 @@ export class Pins {
   #show() {
     this.list.replaceChildren(...this.all.map((pin) => this.#one(pin)));
     const mine = this.all;
-    const wanted = this.all.map((pin, i) => ({ canvas: this.list.children[i].querySelector("canvas"), body: { fitting: pin.fitting } }));
+    const wanted = this.all.map((pin, i) => ({ canvas: this.list.children[i].querySelector("canvas"), body: { pin: pin.id } }));
     renderSmall(this.on.address, wanted, () => mine === this.all).catch(sayFault);
   }
 
@@ -67,7 +66,7 @@ export class Pins {
     wear.setAttribute("aria-label", `Wear ${pin.name} again`);
     wear.append(document.createElement("canvas"));
     wear.addEventListener("click", () => this.#back(pin));
-    whileLookedAt(wear, () => this.on.peek(pin.fitting, pin.name), () => this.on.peek(null));
+    whileLookedAt(wear, () => this.on.peek(pin.id, pin.name), () => this.on.peek(null));
     const name = Object.assign(document.createElement("input"), { value: pin.name, maxLength: 60 });
     name.setAttribute("aria-label", "Name of the pin");
     name.addEventListener("change", () => this.#ask("PUT", `/${pin.id}`, { name: name.value }).then((answer) => answer || this.#show()));

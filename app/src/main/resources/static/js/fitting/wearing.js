@@ -36,13 +36,6 @@ export function dialled(fitting, piece, dial, value) {
   return veilChanged(fitting, piece.key, veil, { dials: { ...dials, [dial.key]: value } });
 }
 
-/** The fitting with one more stroke. */
-export function painted(fitting, key, veilId, stroke) {
-  const paint = { ...wornOf(fitting, key).paint };
-  paint[veilId] = [...(paint[veilId] ?? []), stroke];
-  return changed(fitting, key, { paint });
-}
-
 /** Whether paint can be put on a veil: on every mask but everywhere, while it is down. */
 export const paintable = (fitting, key, veil) =>
   veil.mask.cover !== "everywhere" && !veilState(fitting, key, veil).lifted;
@@ -71,3 +64,6 @@ export function railItem(worn, piece) {
     layers: veils.length,
   };
 }
+
+/** How many effects are on, in words. */
+export const counted = ({ length }) => (length === 0 ? "The photo wears nothing yet" : `${length} ${length === 1 ? "effect" : "effects"} on`);

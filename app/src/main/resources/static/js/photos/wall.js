@@ -1,6 +1,8 @@
 // Takes photos (or a release file) in by button or by dropping, several at once, with progress.
 import { send, upload } from "../web/http.js";
+import { leaveTo, reload } from "../web/leaving.js";
 import { sayAfterReload, sayFault } from "../web/say.js";
+import { picture } from "./pictures.js";
 
 const ADDRESSES = { wall: "/api/photos/wall", desk: "/api/photos/desk", release: "/api/desk" };
 
@@ -43,10 +45,10 @@ async function take(drop, files) {
     }
   }
   const refused = files.length - taken;
-  if (go) location.assign(go);
+  if (go) leaveTo(go);
   else if (taken > 0 && refused === 0) {
     sayAfterReload(taken === 1 ? "One photo was added." : `${taken} photos were added.`);
-    location.reload();
+    reload();
   } else if (taken > 0) offerReload(list, taken);
 }
 
@@ -57,7 +59,7 @@ function offerReload(list, taken) {
   button.className = "button primary";
   button.type = "button";
   button.textContent = taken === 1 ? "Show the one that was added" : `Show the ${taken} that were added`;
-  button.addEventListener("click", () => location.reload());
+  button.addEventListener("click", () => reload());
   item.append(button);
   list.append(item);
 }
@@ -79,6 +81,9 @@ for (const drop of document.querySelectorAll("[data-drop]")) {
   });
 }
 
+for (const wall of document.querySelectorAll("[data-wall]")) {
+  wall.append(...JSON.parse(wall.dataset.wall).map(picture));
+}
 for (const input of document.querySelectorAll("[data-rename]")) {
   input.addEventListener("change", async () => {
     try {

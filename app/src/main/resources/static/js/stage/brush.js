@@ -12,17 +12,22 @@ export const SETTINGS = [
 const KEPT = "nine-veils-brush";
 const KEY_FACTOR = 1.15;
 const KEY_STEP = 5;
+const FINEST = 100_000; // points are kept to this share of the long side, finer than any pixel
 const NEAREST = 0.0005; // points closer together than this share of the long side are one
+
+const rounded = (share) => Math.round(share * FINEST) / FINEST;
 
 export class Brush {
   #armed = false;
   #points = null;
+  #on = null; // what the stroke was begun on
   #pan = null;
 
   /**
    * @param stage what is painted on
    * @param box element with the sliders
-   * @param on { progress(stroke), done(stroke) }: strokes as the application takes them
+   * @param on { begin(): what is painted on, progress(stroke, on), done(stroke, on) }: strokes as the
+   *   application takes them; one keeps what it began on, whatever is opened meanwhile
    */
   constructor(stage, box, on) {
     this.stage = stage;
@@ -93,7 +98,7 @@ export class Brush {
   #stroke() {
     const { size, softness, strength, flow, reveal } = this.values;
     return {
-      points: this.#points.flatMap((p) => [p.x, p.y]),
+      points: this.#points.flatMap((p) => [rounded(p.x), rounded(p.y)]),
       size: size / 100,
       softness: softness / 100,
       strength: strength / 100,
@@ -115,6 +120,7 @@ export class Brush {
   #down(event) {
     this.stage.pane.setPointerCapture(event.pointerId);
     if (this.#armed && event.button === 0 && !event.ctrlKey) {
+      this.#on = this.on.begin();
       this.#points = [this.stage.shareAt(event.offsetX, event.offsetY)];
       this.#painted();
     } else this.#pan = { x: event.clientX, y: event.clientY };
@@ -140,15 +146,20 @@ export class Brush {
 
   #painted() {
     this.stage.paintUnderHand(this.#points, this.values.size / 100);
-    this.on.progress(this.#stroke());
+    this.on.progress(this.#stroke(), this.#on);
   }
 
   #up() {
     this.#pan = null;
+    this.finish();
+  }
+
+  /** Ends the stroke that is being painted, as when another photo comes under the hand. */
+  finish() {
     if (!this.#points) return;
-    const stroke = this.#stroke();
-    this.#points = null;
-    this.on.done(stroke);
+    const [stroke, on] = [this.#stroke(), this.#on];
+    this.#points = this.#on = null;
+    this.on.done(stroke, on);
   }
 
   #drawRing() {

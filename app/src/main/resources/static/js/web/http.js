@@ -1,54 +1,94 @@
-// Talks to the application: JSON in and out, faults as sentences.
+// Talks to the application: JSON in and out, faults as sentences. A token that is no longer good is
+// fetched anew and the request repeated once; where a log-in ran out, it is asked for in place.
+import { logIn } from "./log-in.js";
 
 export class Refused extends Error {
-  constructor(sentence, status) {
+  /** @param answer what the application said: sentence, offers, stale */
+  constructor(sentence, status, answer = {}) {
     super(sentence);
     this.status = status;
+    this.offers = answer.offers ?? [];
+    this.stale = answer.stale === true;
   }
 }
 
-const LOST = "The application does not answer. What was saved before is safe; start it again and reload.";
+const LOST = "The application does not answer. What was saved before is safe; start it again.";
+const FORBIDDEN = "The application did not take this: the page is no longer trusted. Reload it and try again.";
+/** Longest body that a browser sends on when its page is gone, with room for heads. */
+const KEPT_ALIVE = 60_000;
 
-export const csrf = () => document.querySelector('meta[name="csrf"]').content;
+const meta = () => document.querySelector('meta[name="csrf"]');
+export const csrf = () => meta().content;
 
-async function ask(method, address, body) {
-  const headers = { "X-CSRF-TOKEN": csrf() };
-  if (body !== undefined) headers["Content-Type"] = "application/json";
-  let answer;
+/** Fetches a token that is good now, after a log-in where that has run out. @returns whether there is one */
+async function trustedAgain() {
   try {
-    answer = await fetch(address, {
-      method,
-      headers,
-      body: body === undefined ? undefined : JSON.stringify(body),
-    });
+    let answer = await fetch("/api/token");
+    if (answer.status === 401 && (await logIn())) answer = await fetch("/api/token");
+    if (!answer.ok) return false;
+    meta().content = (await answer.json()).token;
+    return true;
   } catch {
+    return false;
+  }
+}
+
+/** @param lasts whether the browser sends it on when the page is gone; there is little room for that */
+async function once(method, address, body, lasts) {
+  const headers = { "X-CSRF-TOKEN": csrf() };
+  const text = body === undefined ? undefined : JSON.stringify(body);
+  if (text !== undefined) headers["Content-Type"] = "application/json";
+  const keepalive = lasts && method !== "GET" && (text?.length ?? 0) < KEPT_ALIVE;
+  try {
+    return await fetch(address, { method, headers, body: text, keepalive });
+  } catch {
+    if (keepalive) return once(method, address, body, false); // its room was taken
     throw new Refused(LOST, 0);
   }
-  if (!answer.ok) throw new Refused(await sentence(answer), answer.status);
+}
+
+const untrusted = ({ status }) => status === 401 || status === 403;
+
+async function ask(method, address, body, lasts) {
+  let answer = await once(method, address, body, lasts);
+  if (untrusted(answer) && (await trustedAgain())) answer = await once(method, address, body, lasts);
+  if (!answer.ok) throw await refused(answer);
   return answer;
 }
 
-async function sentence(answer) {
+async function refused(answer) {
+  let said = {};
   try {
-    return (await answer.json()).sentence ?? `The application answered ${answer.status}.`;
+    said = await answer.json();
   } catch {
-    return `The application answered ${answer.status}. Reload the page and try again.`;
+    // not ours, or cut short
   }
+  const otherwise = answer.status === 403 ? FORBIDDEN : `The application answered ${answer.status}. Reload the page and try again.`;
+  return new Refused(said.sentence ?? otherwise, answer.status, said);
 }
 
 /** Sends and gives the answer's JSON. */
 export async function send(method, address, body) {
-  return (await ask(method, address, body)).json();
+  return (await ask(method, address, body, true)).json();
 }
 
 /** Sends and gives the answer's bytes, or null where a newer request took this one's place. */
 export async function fetchBytes(address, body) {
-  const answer = await ask("POST", address, body);
+  const answer = await ask("POST", address, body, false);
   return answer.status === 204 ? null : answer.arrayBuffer();
 }
 
 /** Uploads one file; onShare is told the share that is on its way, 0…1. */
-export function upload(address, file, onShare) {
+export async function upload(address, file, onShare) {
+  try {
+    return await uploadOnce(address, file, onShare);
+  } catch (fault) {
+    if (!untrusted(fault) || !(await trustedAgain())) throw fault;
+    return uploadOnce(address, file, onShare);
+  }
+}
+
+function uploadOnce(address, file, onShare) {
   return new Promise((resolve, reject) => {
     const form = new FormData();
     form.append("file", file);

@@ -1,5 +1,5 @@
 // What the frame shows of saving: the word beside the buttons, and whether undo and redo can be used.
-import { say, sayFault } from "./say.js";
+import { say, sayFault, sayNothing } from "./say.js";
 
 export function showUndo({ canUndo, canRedo }) {
   document.querySelector("[data-undo-button]").disabled = !canUndo;
@@ -13,18 +13,33 @@ export function listenUndo(undo) {
 }
 
 /**
- * What a Saver tells, shown.
- * @param wantsReload says of a fault whether loading the page anew would help
+ * What a store tells, shown.
+ * @param took told every state that is taken: (state, differs)
+ * @param retry tries again at once what waits
+ * @param back told when the application answers again: what was drawn meanwhile is not what is stored
  */
-export function savedLine(wantsReload) {
+export function savedLine(took, retry, back = () => {}) {
   const line = document.querySelector("[data-saved]");
-  return ({ saving, saved, fault, idle }) => {
-    if (saving) line.textContent = "Saving";
-    if (saved?.undo) showUndo(saved.undo);
-    if (idle) line.textContent = "Saved";
-    if (!fault) return;
-    line.textContent = "Not saved";
-    if (wantsReload(fault)) say(fault.message, { fault: true, label: "Reload", action: () => location.reload() });
-    else sayFault(fault);
+  let waited = false;
+  return {
+    took(state, differs) {
+      if (state.undo) showUndo(state.undo);
+      took(state, differs);
+    },
+    saving: () => (line.textContent = "Saving"),
+    saved() {
+      line.textContent = "Saved";
+      if (!waited) return;
+      waited = false;
+      sayNothing();
+      back();
+    },
+    fault(error, again, waits) {
+      waited ||= waits;
+      line.textContent = waits ? "Waiting" : "Not saved";
+      if (waits) say(`${error.message} Your change is kept here and is saved as soon as it can be.`, { fault: true, label: "Try now", action: retry });
+      else if (again) say(error.message, { fault: true, label: "Do mine again", action: again });
+      else sayFault(error);
+    },
   };
 }

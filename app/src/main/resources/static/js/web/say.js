@@ -1,10 +1,11 @@
-// One line that says what happened, with a button where something can be done about it.
+// One line that says what happened, with buttons where something can be done about it.
 
 const KEY = "said-after-reload";
 const SHOWN_MS = 7000;
 let timer;
 
-export function say(sentence, { fault = false, action, label = "Undo" } = {}) {
+/** @param what { fault, action, label } or { actions: [{ label, run }] } */
+export function say(sentence, { fault = false, action, label = "Undo", actions = action ? [{ label, run: action }] : [] } = {}) {
   if (!sentence) return;
   document.querySelector(".said")?.remove();
   const line = document.createElement("div");
@@ -13,13 +14,13 @@ export function say(sentence, { fault = false, action, label = "Undo" } = {}) {
   const words = document.createElement("span");
   words.textContent = sentence;
   line.append(words);
-  if (action) {
+  for (const { label: text, run } of actions) {
     const button = document.createElement("button");
     button.type = "button";
-    button.textContent = label;
+    button.textContent = text;
     button.addEventListener("click", () => {
       line.remove();
-      action();
+      run();
     });
     line.append(button);
   }
@@ -28,15 +29,28 @@ export function say(sentence, { fault = false, action, label = "Undo" } = {}) {
   timer = setTimeout(() => line.remove(), fault ? SHOWN_MS * 2 : SHOWN_MS);
 }
 
-export const sayFault = (error) => say(error.message, { fault: true });
-
-/** Keeps a sentence for the page that is shown next. */
-export function sayAfterReload(sentence) {
-  if (sentence) sessionStorage.setItem(KEY, sentence);
+/** Takes the line away, as when what it said no longer holds. */
+export function sayNothing() {
+  document.querySelector(".said")?.remove();
 }
 
-export function sayWhatWasKept() {
-  const kept = sessionStorage.getItem(KEY);
+/** Says what went wrong, unless a line that offers to do something about it says so already. */
+export function sayFault(error) {
+  if (document.querySelector(".said.is-fault button")) return;
+  say(error.message, { fault: true });
+}
+
+/**
+ * Keeps a sentence for the page that is shown next.
+ * @param undo { address, edit } of the edit that it names, where it can be taken back
+ */
+export function sayAfterReload(sentence, undo) {
+  if (sentence) sessionStorage.setItem(KEY, JSON.stringify({ sentence, undo }));
+}
+
+/** @param takeBack told { address, edit } when its button is pressed */
+export function sayWhatWasKept(takeBack) {
+  const kept = JSON.parse(sessionStorage.getItem(KEY) ?? "null");
   sessionStorage.removeItem(KEY);
-  say(kept);
+  if (kept) say(kept.sentence, { action: kept.undo && (() => takeBack(kept.undo)) });
 }

@@ -16,6 +16,7 @@ import org.nineveils.picture.PictureException;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureWriter;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseException;
 import org.nineveils.release.ReleaseReader;
@@ -70,8 +71,7 @@ final class ApplyCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     if (!(opacity >= 0 && opacity <= 1)) {
-      throw new IllegalArgumentException(
-          "--opacity must be between 0 and 1, but was %s.".formatted(opacity));
+      throw new Refusal("--opacity must be between 0 and 1, but was %s.".formatted(opacity));
     }
     PictureFormat format = PictureFormat.ofName(String.valueOf(out.getFileName()));
     Release opened = ReleaseReader.read(release);

@@ -5,6 +5,7 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import org.nineveils.document.DocumentException;
 import org.nineveils.picture.PictureException;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.release.ReleaseException;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -55,6 +56,6 @@ public final class Main {
     return fault instanceof PictureException
         || fault instanceof ReleaseException
         || fault instanceof DocumentException
-        || fault instanceof IllegalArgumentException;
+        || fault instanceof Refusal;
   }
 }

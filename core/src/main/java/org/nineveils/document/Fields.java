@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import org.nineveils.refusal.Refusal;
 
 /** The fields of a JSON object, read by name and type; faults say where they stand. */
 public final class Fields {
@@ -144,7 +145,7 @@ public final class Fields {
   public <T> T build(java.util.function.Supplier<T> constructor) {
     try {
       return constructor.get();
-    } catch (IllegalArgumentException e) {
+    } catch (Refusal e) {
       throw new DocumentException("%s: %s".formatted(where, e.getMessage()), e);
     }
   }

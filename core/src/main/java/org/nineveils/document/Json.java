@@ -2,6 +2,7 @@ package org.nineveils.document;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.nineveils.refusal.Limits;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
@@ -13,16 +14,14 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Text to maps and lists and back, with limits on size and nesting. */
 public final class Json {
-  private static final int MAX_NESTING = 20;
-  private static final int MAX_CHARACTERS = 32 * 1024 * 1024;
   private static final JsonMapper MAPPER =
       JsonMapper.builder(
               JsonFactory.builder()
                   .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                   .streamReadConstraints(
                       StreamReadConstraints.builder()
-                          .maxNestingDepth(MAX_NESTING)
-                          .maxDocumentLength(MAX_CHARACTERS)
+                          .maxNestingDepth(Limits.JSON_NESTING)
+                          .maxDocumentLength(Limits.JSON_CHARACTERS)
                           .build())
                   .build())
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)

@@ -16,11 +16,15 @@ public final class PaintJson {
     paint.entrySet().stream()
         .sorted(Map.Entry.comparingByKey())
         .forEach(
-            e -> out.put(e.getKey(), e.getValue().strokes().stream().map(PaintJson::one).toList()));
+            e ->
+                out.put(
+                    e.getKey(),
+                    e.getValue().strokes().stream().map(PaintJson::formatStroke).toList()));
     return out;
   }
 
-  private static Map<String, Object> one(Stroke s) {
+  /** One stroke as JSON takes it. */
+  public static Map<String, Object> formatStroke(Stroke s) {
     return Json.object(
         "points", s.points(),
         "size", s.size(),

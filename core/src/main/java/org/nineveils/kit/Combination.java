@@ -8,6 +8,7 @@ import java.util.function.Function;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
@@ -38,7 +39,7 @@ public record Combination(Effect effect, List<String> said) {
    * @param picks in any order; what is not worn is let be
    * @param effects effect by key, or null where there is none
    * @param note of the new effect
-   * @throws IllegalArgumentException with a sentence if nothing was ticked, or too many veils
+   * @throws Refusal with a sentence if nothing was ticked, or too many veils
    */
   public static Combination of(
       Fitting fitting, List<Pick> picks, Function<String, Effect> effects, String note) {
@@ -52,7 +53,7 @@ public record Combination(Effect effect, List<String> said) {
       }
     }
     if (making.veils.isEmpty()) {
-      throw new IllegalArgumentException("Tick at least one veil that goes into the effect.");
+      throw new Refusal("Tick at least one veil that goes into the effect.");
     }
     Effect made = new Effect(making.veils, note, Effect.CURRENT_EDITION, making.dials);
     return new Combination(made, making.said);

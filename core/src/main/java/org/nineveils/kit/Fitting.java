@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
 
@@ -22,10 +23,10 @@ public record Fitting(List<Worn> worn) {
   public Fitting {
     worn = List.copyOf(worn);
     if (worn.size() > MAX_WORN) {
-      throw new IllegalArgumentException("A photo wears at most %d effects.".formatted(MAX_WORN));
+      throw new Refusal("A photo wears at most %d effects.".formatted(MAX_WORN));
     }
     if (worn.stream().map(Worn::effect).distinct().count() != worn.size()) {
-      throw new IllegalArgumentException("A photo wears an effect only once.");
+      throw new Refusal("A photo wears an effect only once.");
     }
   }
 

@@ -1,5 +1,7 @@
 package org.nineveils.kit;
 
+import org.nineveils.refusal.Refusal;
+
 /**
  * What may be worn together from one section, and what a section does to others. Common practice,
  * no published source: a black-and-white never sits over a colour tone, crisp and soft are
@@ -43,7 +45,7 @@ public enum StackingRule {
   /**
    * The rule of that name.
    *
-   * @throws IllegalArgumentException with a sentence if there is none
+   * @throws Refusal with a sentence if there is none
    */
   public static StackingRule ofId(String id) {
     for (StackingRule rule : values()) {
@@ -51,6 +53,6 @@ public enum StackingRule {
         return rule;
       }
     }
-    throw new IllegalArgumentException("There is no stacking rule “%s”.".formatted(id));
+    throw new Refusal("There is no stacking rule “%s”.".formatted(id));
   }
 }

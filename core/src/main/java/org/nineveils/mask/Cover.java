@@ -1,5 +1,7 @@
 package org.nineveils.mask;
 
+import org.nineveils.refusal.Refusal;
+
 /** Where a veil covers before anything is painted. */
 public enum Cover {
   /** The whole picture. */
@@ -37,7 +39,7 @@ public enum Cover {
   /**
    * The cover of that name.
    *
-   * @throws IllegalArgumentException with a sentence if there is none
+   * @throws Refusal with a sentence if there is none
    */
   public static Cover ofId(String id) {
     for (Cover cover : values()) {
@@ -45,6 +47,6 @@ public enum Cover {
         return cover;
       }
     }
-    throw new IllegalArgumentException("There is no mask “%s”.".formatted(id));
+    throw new Refusal("There is no mask “%s”.".formatted(id));
   }
 }

@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.List;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.setting.NumberSetting;
 
 /**
@@ -33,12 +34,12 @@ public record Mask(Cover cover, List<Rule> rules, double grow, double soften) {
     rules = List.copyOf(rules);
     boolean ruled = cover == Cover.BY_RULE;
     if (ruled && (rules.isEmpty() || rules.size() > MAX_RULES)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "A mask by rule has 1 to %d rules, but this one has %d."
               .formatted(MAX_RULES, rules.size()));
     }
     if (!ruled && !rules.isEmpty()) {
-      throw new IllegalArgumentException("Only a mask by rule has rules.");
+      throw new Refusal("Only a mask by rule has rules.");
     }
     GROW.parse(grow);
     SOFTEN.parse(soften);

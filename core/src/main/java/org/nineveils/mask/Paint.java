@@ -2,6 +2,7 @@ package org.nineveils.mask;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.nineveils.refusal.Refusal;
 
 /**
  * What was brushed on one photo for one veil: strokes in the order of painting.
@@ -21,7 +22,7 @@ public record Paint(List<Stroke> strokes) {
   public Paint {
     strokes = List.copyOf(strokes);
     if (strokes.size() > MAX_STROKES) {
-      throw new IllegalArgumentException("A veil takes at most %d strokes.".formatted(MAX_STROKES));
+      throw new Refusal("A veil takes at most %d strokes.".formatted(MAX_STROKES));
     }
   }
 

@@ -1,5 +1,6 @@
 package org.nineveils.mask;
 
+import org.nineveils.refusal.Refusal;
 import org.nineveils.setting.SettingValues;
 
 /**
@@ -35,7 +36,7 @@ public record Rule(RuleKind kind, SettingValues values, Join join, boolean inver
     /**
      * The join of that name.
      *
-     * @throws IllegalArgumentException with a sentence if there is none
+     * @throws Refusal with a sentence if there is none
      */
     public static Join ofId(String id) {
       for (Join join : values()) {
@@ -43,8 +44,7 @@ public record Rule(RuleKind kind, SettingValues values, Join join, boolean inver
           return join;
         }
       }
-      throw new IllegalArgumentException(
-          "Rules are joined by and, or, minus; not by “%s”.".formatted(id));
+      throw new Refusal("Rules are joined by and, or, minus; not by “%s”.".formatted(id));
     }
 
     /** Puts the weight of a rule together with what was selected before it. */

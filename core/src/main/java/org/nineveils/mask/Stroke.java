@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.List;
+import org.nineveils.refusal.Refusal;
 
 /**
  * One pull of the brush.
@@ -30,7 +31,7 @@ public record Stroke(
   public Stroke {
     points = List.copyOf(points);
     if (points.size() < 2 || points.size() % 2 != 0 || points.size() > MAX_NUMBERS) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "A stroke must have 1 to %d points of two numbers each.".formatted(MAX_NUMBERS / 2));
     }
     for (double p : points) {
@@ -44,7 +45,7 @@ public record Stroke(
 
   private static void check(String what, double value, double min, double max) {
     if (!(value >= min && value <= max)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "%s must be between %s and %s, but was %s.".formatted(what, min, max, value));
     }
   }

@@ -15,6 +15,8 @@ import java.util.Locale;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
+import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.Outside;
 
 /**
  * Reads JPEG, PNG and TIFF files (8 or 16 bits a channel) into upright sRGB pictures.
@@ -36,7 +38,7 @@ public final class PictureReader {
       if (!Files.isRegularFile(file)) {
         throw new PictureException("There is no file “%s”.".formatted(file));
       }
-      if (Files.size(file) > Limits.MAX_BYTES) {
+      if (Files.size(file) > Limits.PICTURE_BYTES) {
         throw tooManyBytes(name, Files.size(file));
       }
       return read(Files.readAllBytes(file), name);
@@ -53,9 +55,14 @@ public final class PictureReader {
    * @throws PictureException with a sentence naming the file and what is wrong with it
    */
   public static Picture read(byte[] bytes, String name) {
-    if (bytes.length > Limits.MAX_BYTES) {
+    if (bytes.length > Limits.PICTURE_BYTES) {
       throw tooManyBytes(name, bytes.length);
     }
+    return Outside.read(
+        () -> readWithin(bytes, name), PictureException.class, fault -> damaged(name, fault));
+  }
+
+  private static Picture readWithin(byte[] bytes, String name) {
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
       ImageReader reader = readerFor(in, name);
       try {
@@ -65,7 +72,7 @@ public final class PictureReader {
       } finally {
         reader.dispose();
       }
-    } catch (IOException | IllegalArgumentException | IndexOutOfBoundsException e) {
+    } catch (IOException e) {
       throw damaged(name, e);
     }
   }
@@ -96,12 +103,13 @@ public final class PictureReader {
   }
 
   private static void checkSize(int width, int height, String name) {
-    if (width > Limits.MAX_SIDE
-        || height > Limits.MAX_SIDE
-        || (long) width * height > Limits.MAX_PIXELS) {
+    if (width > Limits.PICTURE_SIDE
+        || height > Limits.PICTURE_SIDE
+        || (long) width * height > Limits.PICTURE_PIXELS) {
       throw new PictureException(
           "“%s” says it is %d × %d pixels; at most %d megapixels and %d pixels a side are taken."
-              .formatted(name, width, height, Limits.MAX_PIXELS / 1_000_000, Limits.MAX_SIDE));
+              .formatted(
+                  name, width, height, Limits.PICTURE_PIXELS / 1_000_000, Limits.PICTURE_SIDE));
     }
   }
 
@@ -112,12 +120,12 @@ public final class PictureReader {
       return exif != null && exif.containsTag(ExifIFD0Directory.TAG_ORIENTATION)
           ? exif.getInt(ExifIFD0Directory.TAG_ORIENTATION)
           : 1;
-    } catch (ImageProcessingException | MetadataException | IOException e) {
+    } catch (ImageProcessingException | MetadataException | IOException | RuntimeException e) {
       return 1; // damaged metadata never loses a picture that decodes
     }
   }
 
-  private static PictureException damaged(String name, Exception cause) {
+  private static PictureException damaged(String name, Throwable cause) {
     return new PictureException(
         "“%s” is damaged or cut short: its pixels cannot be read to the end.".formatted(name),
         cause);
@@ -126,6 +134,6 @@ public final class PictureReader {
   private static PictureException tooManyBytes(String name, long bytes) {
     return new PictureException(
         "“%s” has %d MB; at most %d MB are taken."
-            .formatted(name, bytes >> 20, Limits.MAX_BYTES >> 20));
+            .formatted(name, bytes >> 20, Limits.PICTURE_BYTES >> 20));
   }
 }

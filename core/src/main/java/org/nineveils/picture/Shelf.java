@@ -10,4 +10,9 @@ public interface Shelf {
 
   /** The picture of that name, if it is there. */
   Optional<Picture> find(String sha);
+
+  /** The picture of that name made smaller to a long side; as it is where it is smaller. */
+  default Optional<Picture> find(String sha, int longSide) {
+    return find(sha).map(picture -> Scaling.toLongSide(picture, longSide));
+  }
 }

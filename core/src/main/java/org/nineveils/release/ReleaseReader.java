@@ -17,6 +17,9 @@ import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.picture.PictureException;
 import org.nineveils.picture.PictureReader;
+import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.Outside;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.Effect;
 
 /**
@@ -44,10 +47,10 @@ public final class ReleaseReader {
       if (!Files.isRegularFile(file)) {
         throw new ReleaseException("There is no file “%s”.".formatted(file));
       }
-      if (Files.size(file) > PackageLimits.MAX_BYTES) {
+      if (Files.size(file) > Limits.RELEASE_BYTES) {
         throw new ReleaseException(
             "“%s” is larger than the %d MB that a release may have."
-                .formatted(name, PackageLimits.MAX_BYTES >> 20));
+                .formatted(name, Limits.RELEASE_BYTES >> 20));
       }
       return read(Files.readAllBytes(file), name);
     } catch (IOException e) {
@@ -63,12 +66,23 @@ public final class ReleaseReader {
    * @throws ReleaseException with a sentence naming the file, the place and the fault
    */
   public static Release read(byte[] bytes, String name) {
-    ReleaseReader reader = new ReleaseReader(name, ZipEntries.read(bytes, name));
-    try {
-      return reader.release();
-    } catch (DocumentException e) {
-      throw new ReleaseException("“%s”: %s".formatted(name, e.getMessage()), e);
-    }
+    return Outside.read(
+        () -> new ReleaseReader(name, ZipEntries.read(bytes, name)).release(),
+        ReleaseException.class,
+        fault -> refused(name, fault));
+  }
+
+  /** What a part of it was refused with, or that it is damaged. */
+  private static ReleaseException refused(String name, Throwable fault) {
+    boolean said =
+        fault instanceof DocumentException
+            || fault instanceof Refusal
+            || fault instanceof PictureException;
+    return new ReleaseException(
+        said
+            ? "“%s”: %s".formatted(name, fault.getMessage())
+            : "“%s” cannot be opened: it is damaged.".formatted(name),
+        fault);
   }
 
   private Release release() {

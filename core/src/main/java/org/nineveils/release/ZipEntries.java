@@ -7,10 +7,9 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import org.nineveils.refusal.Limits;
 
-/**
- * The entries of a ZIP file in memory, within {@link PackageLimits} and with harmless names only.
- */
+/** The entries of a ZIP file in memory, within {@link Limits} and with harmless names only. */
 final class ZipEntries {
   private ZipEntries() {}
 
@@ -27,12 +26,12 @@ final class ZipEntries {
         if (!isHarmless(path)) {
           throw fault(name, "“%s” is no path that may be in a release".formatted(path));
         }
-        if (files.size() == PackageLimits.MAX_ENTRIES) {
-          throw fault(name, "it has more than %d entries".formatted(PackageLimits.MAX_ENTRIES));
+        if (files.size() == Limits.RELEASE_ENTRIES) {
+          throw fault(name, "it has more than %d entries".formatted(Limits.RELEASE_ENTRIES));
         }
-        byte[] content = zip.readNBytes(PackageLimits.MAX_ENTRY_BYTES + 1);
+        byte[] content = zip.readNBytes(Limits.RELEASE_ENTRY_BYTES + 1);
         total += content.length;
-        if (content.length > PackageLimits.MAX_ENTRY_BYTES || total > PackageLimits.MAX_UNPACKED) {
+        if (content.length > Limits.RELEASE_ENTRY_BYTES || total > Limits.RELEASE_UNPACKED) {
           throw fault(name, "“%s” unpacks to more than is taken".formatted(path));
         }
         if (files.put(path, content) != null) {

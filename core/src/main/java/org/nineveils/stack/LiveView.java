@@ -103,6 +103,29 @@ public final class LiveView {
     return new Finished(finished, changed, ++turn);
   }
 
+  /** Bytes that the kept pictures take, the plain photo left out. */
+  public synchronized long bytes() {
+    java.util.Set<Object> planes =
+        java.util.Collections.newSetFromMap(new java.util.IdentityHashMap<>());
+    long pixels = 0;
+    List<Picture> pictures = new ArrayList<>();
+    if (finished != null) {
+      pictures.add(finished);
+    }
+    for (State state : states.values()) {
+      pictures.add(state.now().picture());
+      if (state.kept() != null) {
+        pictures.add(state.kept().picture());
+      }
+    }
+    for (Picture p : pictures) {
+      if (!p.equals(source) && planes.add(p.r())) {
+        pixels += p.area().pixels();
+      }
+    }
+    return pixels * 3 * Float.BYTES;
+  }
+
   private void forget(Picture photo) {
     source = photo;
     items = List.of();

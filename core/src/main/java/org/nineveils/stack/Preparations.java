@@ -1,7 +1,5 @@
 package org.nineveils.stack;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Adjustment;
 import org.nineveils.veil.Frame;
@@ -12,33 +10,31 @@ import org.nineveils.veil.VeilKind;
  * small picture costs to render. Shared between threads.
  */
 public final class Preparations {
-  private static final int MOST = 400;
+  private static final long MOST_BYTES = 32_000_000;
 
   private record Key(VeilKind kind, SettingValues settings, Frame frame) {}
 
-  private final Map<Key, Adjustment> kept =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
+  private final Keep<Object, Adjustment> kept;
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Adjustment> eldest) {
-          return size() > MOST;
-        }
-      };
+  /** Keeps within a bound of its own. */
+  public Preparations() {
+    this(Keep.upTo(MOST_BYTES));
+  }
+
+  /** Keeps in a place that is given. */
+  public Preparations(Keep<Object, Adjustment> kept) {
+    this.kept = kept;
+  }
 
   /** The maths of a kind for settings and a size of picture. */
   Adjustment prepare(VeilKind kind, SettingValues settings, Frame frame) {
     Key key = new Key(kind, settings, frame);
-    synchronized (kept) {
-      Adjustment found = kept.get(key);
-      if (found != null) {
-        return found;
-      }
+    Adjustment found = kept.find(key);
+    if (found != null) {
+      return found;
     }
     Adjustment made = kind.prepare(settings, frame);
-    synchronized (kept) {
-      kept.put(key, made);
-    }
+    kept.put(key, made, made.bytes());
     return made;
   }
 }

@@ -31,6 +31,11 @@ public final class NodeTable implements Kernel {
   }
 
   @Override
+  public long bytes() {
+    return (long) nodes.length * Float.BYTES;
+  }
+
+  @Override
   public void run(Band in, Band out, int n, int x, int y, Band spare) {
     float[] table = nodes;
     float[] reds = in.r;

@@ -29,6 +29,7 @@ import org.nineveils.mask.RuleKind;
 import org.nineveils.mask.RuleKinds;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureWriter;
+import org.nineveils.refusal.Limits;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.testing.Pictures;
 import org.nineveils.veil.Effect;
@@ -271,7 +272,7 @@ class ReleaseTest {
 
   @Test
   void anEntryThatUnpacksToTooMuchIsRefused() throws IOException {
-    byte[] bomb = new byte[PackageLimits.MAX_ENTRY_BYTES + 10];
+    byte[] bomb = new byte[Limits.RELEASE_ENTRY_BYTES + 10];
     refused(changed(f -> f.put("bomb.bin", bomb)), "unpacks to more than is taken");
   }
 

@@ -4,7 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.nineveils.app.data.Journal;
+import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.Rows;
 import org.nineveils.app.photos.Photo;
@@ -13,8 +13,10 @@ import org.nineveils.app.render.Answers;
 import org.nineveils.app.render.StageRenderer;
 import org.nineveils.app.render.StageRequest;
 import org.nineveils.app.render.Tracer;
-import org.nineveils.app.web.NotFound;
-import org.nineveils.app.web.Undo;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Save;
+import org.nineveils.app.undo.Steps;
+import org.nineveils.app.undo.Undo;
 import org.nineveils.document.EffectDifferences;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
@@ -63,34 +65,39 @@ class BenchApi {
     this.journal = journal;
   }
 
-  /** The state as stored: what the page takes up after undo or on another photo. */
+  /** The state as stored: what the page takes up whole after whatever it asked for. */
   @GetMapping
   Map<String, Object> state(@PathVariable("id") long id, @RequestParam("photo") long photoId) {
+    return state(id, photoId, "");
+  }
+
+  private Map<String, Object> state(long id, long photoId, String said) {
     Rows.Effect row = effects.get(id);
-    return Json.object(
-        "rev", row.rev(),
-        "effect", EffectJson.format(effects.effect(row)),
-        "paint", PaintJson.format(bench.paint(id, photoId)),
-        "undo", Undo.of(journal, EffectService.scope(id)));
+    Map<String, Object> out =
+        Json.object(
+            "rev", row.rev(),
+            "effect", EffectJson.format(effects.effect(row)),
+            "photo", photoId,
+            "painted", bench.painted(id, photoId),
+            "undo", Undo.of(journal, EffectService.scope(id)));
+    if (!said.isEmpty()) {
+      out.put("said", said);
+    }
+    return out;
   }
 
   @PutMapping
   Map<String, Object> save(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The effect");
     Effect effect = EffectJson.parse(f.object("effect"));
-    effects.save(id, f.whole("rev"), effect, f.text("label"));
-    return Json.object(
-        "rev", effects.get(id).rev(), "undo", Undo.of(journal, EffectService.scope(id)));
+    effects.save(id, Save.of(f), effect);
+    return state(id, f.has("photo") ? f.whole("photo") : 0);
   }
 
   @PostMapping("/undo")
   Map<String, Object> undo(
-      @PathVariable("id") long id,
-      @RequestParam("redo") boolean redo,
-      @RequestParam("photo") long photoId) {
-    Map<String, Object> out = new LinkedHashMap<>(Undo.run(journal, EffectService.scope(id), redo));
-    out.putAll(state(id, photoId));
-    return out;
+      @PathVariable("id") long id, Steps steps, @RequestParam("photo") long photoId) {
+    return state(id, photoId, journal.step(EffectService.scope(id), steps));
   }
 
   @PostMapping("/paint")
@@ -98,7 +105,14 @@ class BenchApi {
     Fields f = Json.read(body, "The stroke");
     Stroke stroke = PaintJson.parseStroke(f.object("stroke"));
     bench.addStroke(id, f.whole("photo"), f.text("veil"), stroke);
-    return Map.of("undo", Undo.of(journal, EffectService.scope(id)));
+    return state(id, f.whole("photo"));
+  }
+
+  /** What is painted on a photo, strokes and all, as the command line takes it. */
+  @GetMapping("/paint")
+  Map<String, Object> painted(@PathVariable("id") long id, @RequestParam("photo") long photoId) {
+    effects.get(id);
+    return PaintJson.format(bench.paint(id, photoId));
   }
 
   /** Lets one veil cover where another does: its mask, and what was painted on any photo. */
@@ -123,7 +137,7 @@ class BenchApi {
       @RequestParam("photo") long photoId,
       @RequestParam("veil") String veil) {
     bench.clearPaint(id, photoId, veil);
-    return Map.of("undo", Undo.of(journal, EffectService.scope(id)));
+    return state(id, photoId);
   }
 
   /** A picture for the stage, of the veils in the request, which need not be saved yet. */

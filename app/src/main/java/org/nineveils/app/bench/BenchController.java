@@ -1,7 +1,7 @@
 package org.nineveils.app.bench;
 
+import java.util.List;
 import java.util.Map;
-import org.nineveils.app.data.Journal;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.kits.Rows;
@@ -9,12 +9,15 @@ import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Answers;
-import org.nineveils.app.render.StageRenderer;
-import org.nineveils.app.web.Undo;
+import org.nineveils.app.render.Exports;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Undo;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.document.KindsJson;
-import org.nineveils.document.PaintJson;
+import org.nineveils.document.StackJson;
+import org.nineveils.kit.Fitting;
+import org.nineveils.kit.Worn;
 import org.nineveils.mask.Mask;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.veil.BlendMode;
@@ -24,7 +27,10 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.context.request.WebRequest;
 
 /** The page of the bench and the finished picture as a file. */
 @Controller
@@ -33,7 +39,7 @@ class BenchController {
   private final KitService kits;
   private final PhotoService photos;
   private final BenchService bench;
-  private final StageRenderer stage;
+  private final Exports exports;
   private final Journal journal;
 
   BenchController(
@@ -41,13 +47,13 @@ class BenchController {
       KitService kits,
       PhotoService photos,
       BenchService bench,
-      StageRenderer stage,
+      Exports exports,
       Journal journal) {
     this.effects = effects;
     this.kits = kits;
     this.photos = photos;
     this.bench = bench;
-    this.stage = stage;
+    this.exports = exports;
     this.journal = journal;
   }
 
@@ -68,7 +74,7 @@ class BenchController {
     model.addAttribute("kit", kits.kit(row.kitId()));
     model.addAttribute("section", kits.section(row.sectionId()));
     model.addAttribute("sections", kits.sections(row.kitId()));
-    model.addAttribute("photos", wall);
+    model.addAttribute("photoList", Photo.list(wall));
     if (wall.isEmpty()) {
       return "bench/no-photo";
     }
@@ -77,24 +83,28 @@ class BenchController {
     return "bench/bench";
   }
 
-  /** The whole picture through the effect, at full size. */
-  @GetMapping("/bench/{id}/result")
-  ResponseEntity<byte[]> result(
+  /** Starts making the whole picture through the effect, at full size. */
+  @PostMapping("/api/effects/{id}/export")
+  @ResponseBody
+  Map<String, Object> export(
       @PathVariable("id") long id,
       @RequestParam("photo") long photoId,
       @RequestParam("format") String format) {
     Rows.Effect row = effects.get(id);
-    Photo photo = photos.get(photoId);
     PictureFormat as = PictureFormat.ofName("." + format);
-    byte[] file = stage.file(photo, bench.stack(id, effects.effect(row), photoId), as);
-    return Answers.picture(file, as, photo.name(), row.name());
+    Effect effect = effects.effect(row);
+    Worn worn = new Worn("effect", 1, false, Map.of(), bench.paint(id, photoId));
+    Map<String, Object> state = StackJson.format(new Fitting(List.of(worn)), key -> effect);
+    return Map.of("job", exports.start(photos.get(photoId), state, as, row.name()).shown());
   }
 
   /** The effect on a photo, small; without a photo named, on the one that shows it best. */
   @GetMapping("/effects/{id}/small")
   ResponseEntity<byte[]> small(
-      @PathVariable("id") long id, @RequestParam(name = "photo", required = false) Long photo) {
-    return Answers.jpeg(bench.small(id, photo));
+      @PathVariable("id") long id,
+      @RequestParam(name = "photo", required = false) Long photo,
+      WebRequest request) {
+    return Answers.jpeg(bench.small(id, photo), request);
   }
 
   private Map<String, Object> state(Rows.Effect row, Photo photo) {
@@ -106,8 +116,8 @@ class BenchController {
         "rev", row.rev(),
         "effect", EffectJson.format(effect),
         "photo", photo.id(),
-        "paint", PaintJson.format(bench.paint(row.id(), photo.id())),
-        "undo", Map.of("canUndo", undo.canUndo(), "canRedo", undo.canRedo()),
+        "painted", bench.painted(row.id(), photo.id()),
+        "undo", undo,
         "maxVeils", Effect.MAX_VEILS,
         "kinds", KindsJson.format(),
         "masks", masks(),

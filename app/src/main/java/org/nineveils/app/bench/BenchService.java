@@ -1,21 +1,21 @@
 package org.nineveils.app.bench;
 
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
-import org.nineveils.app.data.Journal;
+import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.Rows;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Thumbnails;
-import org.nineveils.app.web.NotFound;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Save;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Picture;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
@@ -45,7 +45,12 @@ public class BenchService {
   }
 
   public Map<String, Paint> paint(long effectId, long photoId) {
-    return paints.find(effectId, photoId);
+    return paints.rows().find(effectId, photoId);
+  }
+
+  /** How many strokes each veil has on a photo, by id of veil. */
+  Map<String, Integer> painted(long effectId, long photoId) {
+    return paints.rows().counts(effectId, photoId);
   }
 
   /** Adds a stroke to a veil, on one photo. */
@@ -54,14 +59,14 @@ public class BenchService {
     photos.get(photoId);
     repaint(
         effectId,
-        photoId,
         (stroke.reveal() ? "brush on, " : "brush off, ") + name,
-        paint -> paint.merge(veil, new Paint(List.of(stroke)), (old, one) -> old.plus(stroke)));
+        () -> paints.rows().add(effectId, photoId, veil, stroke));
   }
 
   /** Takes all paint off a veil, on one photo. */
   public void clearPaint(long effectId, long photoId, String veil) {
-    repaint(effectId, photoId, "clear the paint", paint -> paint.remove(veil));
+    effects.get(effectId);
+    repaint(effectId, "clear the paint", () -> paints.rows().clear(effectId, photoId, veil));
   }
 
   /**
@@ -71,34 +76,30 @@ public class BenchService {
    */
   public void paintAll(long effectId, long photoId, String veil, String how) {
     Effect effect = effects.effect(effects.get(effectId));
+    photos.get(photoId);
     Veil of = effect.veil(veil).orElseThrow(BenchService::gone);
     boolean shown = !of.mask().startsHidden();
     boolean invert = how.equals("invert");
     if (!invert && !how.equals("fill")) {
-      throw new IllegalArgumentException("Paint is filled or inverted, not “%s”.".formatted(how));
+      throw new Refusal("Paint is filled or inverted, not “%s”.".formatted(how));
     }
     repaint(
         effectId,
-        photoId,
         how + " the mask of " + of.name(),
-        paint ->
-            paint.put(
-                veil,
-                invert
-                    ? paint.getOrDefault(veil, Paint.NONE).inverted(shown)
-                    : Paint.filled(true)));
+        () -> {
+          Paint old = paints.rows().find(effectId, photoId).getOrDefault(veil, Paint.NONE);
+          paints
+              .rows()
+              .put(effectId, photoId, veil, invert ? old.inverted(shown) : Paint.filled(true));
+        });
   }
 
-  /** Changes what is painted on one photo, by id of veil, as one edit. */
-  private void repaint(
-      long effectId, long photoId, String label, Consumer<Map<String, Paint>> change) {
+  private void repaint(long effectId, String label, Runnable change) {
     journal.edit(
         EffectService.scope(effectId),
         label,
         () -> {
-          Map<String, Paint> paint = new LinkedHashMap<>(paints.find(effectId, photoId));
-          change.accept(paint);
-          paints.save(effectId, photoId, paint);
+          change.run();
           return null;
         });
   }
@@ -116,9 +117,12 @@ public class BenchService {
         effect.veils().stream()
             .map(v -> v.id().equals(to) ? v.withMask(source.mask()) : v)
             .toList();
-    Effect next = effect.withVeils(veils);
     String label = "mask of %s to %s".formatted(source.name(), target.name());
-    effects.save(effectId, rev, next, label, () -> copyPaint(effectId, from, to));
+    effects.save(
+        effectId,
+        Save.on(rev, label),
+        effect.withVeils(veils),
+        () -> copyPaint(effectId, from, to));
   }
 
   private static NotFound gone() {
@@ -127,18 +131,14 @@ public class BenchService {
 
   private void copyPaint(long effectId, String from, String to) {
     for (long photoId : paints.photos(effectId)) {
-      Map<String, Paint> paint = new LinkedHashMap<>(paints.find(effectId, photoId));
-      paint.remove(to);
-      if (paint.containsKey(from)) {
-        paint.put(to, paint.get(from));
-      }
-      paints.save(effectId, photoId, paint);
+      Paint source = paints.rows().find(effectId, photoId).getOrDefault(from, Paint.NONE);
+      paints.rows().put(effectId, photoId, to, source);
     }
   }
 
   /** The stack of an effect with the paint of one photo. */
   public Stack stack(long effectId, Effect effect, long photoId) {
-    return Stack.of(new Bundle(effect.veils(), paints.find(effectId, photoId), 1));
+    return Stack.of(new Bundle(effect.veils(), paints.rows().find(effectId, photoId), 1));
   }
 
   /**
@@ -146,23 +146,47 @@ public class BenchService {
    *
    * @param photoId or null for the photo that shows it best
    */
-  public byte[] small(long effectId, Long photoId) {
+  public Thumbnails.Small small(long effectId, Long photoId) {
     Rows.Effect row = effects.get(effectId);
     Photo photo = photoId == null ? showing(effectId) : photos.get(photoId);
-    return thumbnails.through(photo, effects.effect(row), paints.find(effectId, photo.id()));
+    return thumbnails.through(
+        photo,
+        Thumbnails.effectKey(row.doc()),
+        () -> effects.effect(row),
+        paints.key(effectId, photo.id()),
+        () -> paints.rows().find(effectId, photo.id()));
+  }
+
+  /** What stands for the paint of an effect on each photo that has any. */
+  public Map<Long, String> paintKeys(long effectId) {
+    return paints.keys(effectId);
+  }
+
+  /**
+   * An effect with the photo that shows it best, as they are at one moment.
+   *
+   * @param photo null where the wall is empty
+   */
+  public record Shown(Effect effect, Photo photo, Map<String, Paint> paint) {}
+
+  public Shown shown(long effectId) {
+    Effect effect = effects.effect(effects.get(effectId));
+    if (photos.all(Side.WALL).isEmpty()) {
+      return new Shown(effect, null, Map.of());
+    }
+    Photo photo = showing(effectId);
+    return new Shown(effect, photo, paints.rows().find(effectId, photo.id()));
   }
 
   /** Before and after of an effect on the photo that shows it best; empty without any photo. */
-  public Optional<Picture[]> beforeAndAfter(long effectId, int longSide) {
-    if (photos.all(Side.WALL).isEmpty()) {
+  public Optional<Picture[]> beforeAndAfter(Shown shown, int longSide) {
+    if (shown.photo() == null) {
       return Optional.empty();
     }
-    Photo photo = showing(effectId);
-    Effect effect = effects.effect(effects.get(effectId));
     return Optional.of(
         new Picture[] {
-          thumbnails.render(photo, Effect.empty(), Map.of(), longSide),
-          thumbnails.render(photo, effect, paints.find(effectId, photo.id()), longSide)
+          thumbnails.render(shown.photo(), Effect.empty(), Map.of(), longSide),
+          thumbnails.render(shown.photo(), shown.effect(), shown.paint(), longSide)
         });
   }
 

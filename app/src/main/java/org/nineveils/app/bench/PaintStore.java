@@ -1,11 +1,11 @@
 package org.nineveils.app.bench;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.nineveils.document.Json;
-import org.nineveils.document.PaintJson;
-import org.nineveils.mask.Paint;
+import org.nineveils.app.paint.ParsedStrokes;
+import org.nineveils.app.paint.StrokeRows;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -13,23 +13,39 @@ import org.springframework.stereotype.Repository;
 @Repository
 class PaintStore {
   private final JdbcClient db;
+  private final StrokeRows rows;
 
-  PaintStore(JdbcClient db) {
+  PaintStore(JdbcClient db, ParsedStrokes parsed) {
     this.db = db;
+    this.rows = StrokeRows.ofBench(db, parsed);
   }
 
-  Map<String, Paint> find(long effectId, long photoId) {
-    return db.sql("select doc from paint where effect_id = ? and photo_id = ?")
-        .params(effectId, photoId)
-        .query(String.class)
-        .optional()
-        .map(doc -> PaintJson.parse(Json.read(doc, "The paint")))
-        .orElse(Map.of());
+  /** Strokes by id of effect and id of photo. */
+  StrokeRows rows() {
+    return rows;
   }
 
-  /** The photos that something was brushed on for that effect, or once was. */
+  /** What stands for the paint of an effect on a photo: rows of strokes never change. */
+  String key(long effectId, long photoId) {
+    return keys(effectId).getOrDefault(photoId, "");
+  }
+
+  Map<Long, String> keys(long effectId) {
+    Map<Long, String> out = new HashMap<>();
+    db.sql(
+            """
+            select photo_id, group_concat(veil || ':' || id, ',') as ids from (
+              select * from stroke where effect_id = ? order by photo_id, veil, place, id)
+            group by photo_id""")
+        .param(effectId)
+        .query((row, i) -> out.put(row.getLong("photo_id"), row.getString("ids")))
+        .list();
+    return out;
+  }
+
+  /** The photos that something was brushed on for that effect. */
   List<Long> photos(long effectId) {
-    return db.sql("select photo_id from paint where effect_id = ?")
+    return db.sql("select distinct photo_id from stroke where effect_id = ? order by photo_id")
         .param(effectId)
         .query(Long.class)
         .list();
@@ -37,21 +53,9 @@ class PaintStore {
 
   /** The first photo that something was brushed on for that effect. */
   Optional<Long> paintedPhoto(long effectId) {
-    return db.sql(
-            """
-            select photo_id from paint where effect_id = ? and doc <> '{}'
-            order by photo_id limit 1""")
+    return db.sql("select photo_id from stroke where effect_id = ? order by photo_id limit 1")
         .param(effectId)
         .query(Long.class)
         .optional();
-  }
-
-  void save(long effectId, long photoId, Map<String, Paint> paint) {
-    db.sql(
-            """
-            insert into paint (effect_id, photo_id, doc) values (?, ?, ?)
-            on conflict do update set doc = excluded.doc""")
-        .params(effectId, photoId, Json.write(PaintJson.format(paint)))
-        .update();
   }
 }

@@ -1,11 +1,14 @@
 package org.nineveils.app.collections;
 
 import java.util.List;
-import org.nineveils.app.data.Journal;
+import java.util.Set;
+import org.nineveils.app.fault.Conflict;
+import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.kits.KitService;
-import org.nineveils.app.web.Conflict;
-import org.nineveils.app.web.NotFound;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Save;
 import org.nineveils.kit.Names;
+import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Service;
 
 /** Collections: what they are called and which kits they hold. */
@@ -30,11 +33,11 @@ public class CollectionService {
     return "collection:" + id;
   }
 
-  List<Rows.Collection> all() {
+  List<CollectionRows.Collection> all() {
     return store.all();
   }
 
-  Rows.Collection get(long id) {
+  CollectionRows.Collection get(long id) {
     return store.find(id).orElseThrow(() -> new NotFound("This collection is no longer here."));
   }
 
@@ -54,34 +57,48 @@ public class CollectionService {
         });
   }
 
-  /** Changes name, version, licence line, notes and kits together. */
+  /**
+   * Changes name, version, licence line, notes and kits together.
+   *
+   * @throws Conflict with a sentence if the collection was changed meanwhile
+   */
   public void change(
-      long id, String name, String version, String licence, String notes, List<Long> kitIds) {
-    Rows.Collection old = get(id);
+      long id,
+      Save save,
+      String name,
+      String version,
+      String licence,
+      String notes,
+      List<Long> kitIds) {
+    CollectionRows.Collection old = get(id);
     String line = licence.strip();
     if (line.length() > MAX_LICENCE || line.contains("\n")) {
-      throw new IllegalArgumentException(
-          "The licence is one line of at most %d characters.".formatted(MAX_LICENCE));
+      throw new Refusal("The licence is one line of at most %d characters.".formatted(MAX_LICENCE));
     }
     if (notes.length() > MAX_NOTES) {
-      throw new IllegalArgumentException(
-          "The notes take at most %d characters.".formatted(MAX_NOTES));
+      throw new Refusal("The notes take at most %d characters.".formatted(MAX_NOTES));
     }
     kitIds.forEach(kits::kit);
-    Rows.Collection next =
-        new Rows.Collection(
+    CollectionRows.Collection next =
+        new CollectionRows.Collection(
             id,
             Names.check("A collection", name),
             Names.checkVersion(version),
             line,
             notes.strip(),
             old.rev());
+    if (store.isStored(id, save)) {
+      return;
+    }
     journal.edit(
-        scope(id),
-        "change " + old.name(),
+        Set.of(scope(id)),
+        save.label(),
+        save.gesture(),
         () -> {
           checkName(next.name(), id);
-          store.change(next);
+          if (!store.change(next, save)) {
+            throw Conflict.stale("“%s”".formatted(old.name()));
+          }
           store.setKits(id, kitIds);
           return null;
         });
@@ -89,7 +106,7 @@ public class CollectionService {
 
   /** Removes a collection; kits and files that were downloaded stay as they are. */
   public void remove(long id) {
-    Rows.Collection old = get(id);
+    CollectionRows.Collection old = get(id);
     journal.edit(
         "collections",
         "remove " + old.name(),

@@ -2,6 +2,9 @@ package org.nineveils.app.collections;
 
 import java.util.List;
 import java.util.Optional;
+import org.nineveils.app.undo.Guarded;
+import org.nineveils.app.undo.Save;
+import org.nineveils.kit.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -14,38 +17,54 @@ class CollectionStore {
     this.db = db;
   }
 
-  List<Rows.Collection> all() {
-    return db.sql("select * from collection order by id").query(Rows.Collection.class).list();
+  List<CollectionRows.Collection> all() {
+    return db.sql("select * from collection order by id")
+        .query(CollectionRows.Collection.class)
+        .list();
   }
 
-  Optional<Rows.Collection> find(long id) {
+  Optional<CollectionRows.Collection> find(long id) {
     return db.sql("select * from collection where id = ?")
         .param(id)
-        .query(Rows.Collection.class)
+        .query(CollectionRows.Collection.class)
         .optional();
   }
 
   boolean nameTaken(String name, long besides) {
-    return db.sql("select exists (select 1 from collection where name = ? and id <> ?)")
-        .params(name, besides)
+    return db.sql("select exists (select 1 from collection where name_key = ? and id <> ?)")
+        .params(Names.key(name), besides)
         .query(Boolean.class)
         .single();
   }
 
   long add(String name, String version) {
-    return db.sql("insert into collection (name, version) values (?, ?) returning id")
-        .params(name, version)
+    return db.sql("insert into collection (name, name_key, version) values (?, ?, ?) returning id")
+        .params(name, Names.key(name), version)
         .query(Long.class)
         .single();
   }
 
-  void change(Rows.Collection c) {
-    db.sql(
-            """
-            update collection set name = ?, version = ?, licence = ?, notes = ?, rev = rev + 1
-            where id = ?""")
-        .params(c.name(), c.version(), c.licence(), c.notes(), c.id())
-        .update();
+  /** Stores a collection if it is still at the state that the save was built on. */
+  boolean change(CollectionRows.Collection c, Save save) {
+    return db.sql(
+                """
+                update collection set name = ?, name_key = ?, version = ?, licence = ?, notes = ?,
+                  rev = rev + 1, token = ?
+                where id = ? and\s"""
+                    + " "
+                    + Save.MATCH)
+            .params(
+                c.name(),
+                Names.key(c.name()),
+                c.version(),
+                c.licence(),
+                c.notes(),
+                save.token(),
+                c.id(),
+                save.rev(),
+                save.after())
+            .update()
+        == 1;
   }
 
   void remove(long id) {
@@ -59,7 +78,11 @@ class CollectionStore {
         .list();
   }
 
+  /** Chooses kits; rows that stay as they are are not touched. */
   void setKits(long id, List<Long> kits) {
+    if (kits.equals(kits(id))) {
+      return;
+    }
     db.sql("delete from collection_kit where collection_id = ?").param(id).update();
     for (int i = 0; i < kits.size(); i++) {
       db.sql("insert into collection_kit (collection_id, kit_id, position) values (?, ?, ?)")
@@ -68,31 +91,45 @@ class CollectionStore {
     }
   }
 
-  List<Rows.Packed> packed(long id) {
-    return db.sql("select * from packed where collection_id = ? order by id desc")
+  List<CollectionRows.Packed> packed(long id) {
+    return db.sql("select * from packed_release where collection_id = ? order by id desc")
         .param(id)
-        .query(Rows.Packed.class)
+        .query(CollectionRows.Packed.class)
         .list();
   }
 
-  Optional<Rows.Packed> packedOne(long id) {
-    return db.sql("select * from packed where id = ?")
+  /** Releases whose collection is gone. */
+  List<CollectionRows.Packed> packedOfNone() {
+    return db.sql(
+            """
+            select * from packed_release where collection_id not in (select id from collection)
+            order by id desc""")
+        .query(CollectionRows.Packed.class)
+        .list();
+  }
+
+  Optional<CollectionRows.Packed> packedOne(long id) {
+    return db.sql("select * from packed_release where id = ?")
         .param(id)
-        .query(Rows.Packed.class)
+        .query(CollectionRows.Packed.class)
         .optional();
   }
 
-  Optional<Rows.Packed> packed(String name, String version) {
-    return db.sql("select * from packed where name = ? and version = ?")
-        .params(name, version)
-        .query(Rows.Packed.class)
-        .optional();
+  Optional<CollectionRows.Packed> packed(String name, String version) {
+    return db
+        .sql("select * from packed_release where version = ?")
+        .param(version)
+        .query(CollectionRows.Packed.class)
+        .list()
+        .stream()
+        .filter(p -> Names.key(p.name()).equals(Names.key(name)))
+        .findFirst();
   }
 
-  void addPacked(Rows.Packed p) {
+  void addPacked(CollectionRows.Packed p) {
     db.sql(
             """
-            insert into packed (collection_id, name, version, file_name, sha, bytes, packed_at)
+            insert into packed_release (collection_id, name, version, file_name, sha, bytes, packed_at)
             values (?, ?, ?, ?, ?, ?, ?)""")
         .params(
             p.collectionId(), p.name(), p.version(), p.fileName(), p.sha(), p.bytes(), p.packedAt())
@@ -114,5 +151,10 @@ class CollectionStore {
             on conflict do update set value = excluded.value""")
         .params(name, value)
         .update();
+  }
+
+  /** Whether this very save was stored before. */
+  boolean isStored(long id, Save save) {
+    return Guarded.isStored(db, "collection", id, save);
   }
 }

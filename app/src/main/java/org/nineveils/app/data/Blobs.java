@@ -7,12 +7,21 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.FileTime;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Checksums;
 
 /**
  * Files by the SHA-256 of their content: photos and packed releases. Never changed once written.
  */
 public class Blobs {
+  /** What a SHA-256 looks like. */
+  public static final String NAME = "[0-9a-f]{64}";
+
   private final Path folder;
 
   Blobs(Path folder) {
@@ -28,14 +37,21 @@ public class Blobs {
     String sha = Checksums.sha256(bytes);
     Path file = file(sha);
     try {
-      if (!Files.exists(file)) {
+      if (Files.exists(file)) {
+        Files.setLastModifiedTime(file, FileTime.from(Instant.now())); // as new, for tidying
+      } else {
+        Room.check(folder, bytes.length);
         Files.createDirectories(file.getParent());
         Path part = Files.createTempFile(folder, "new-", ".part");
-        Files.write(part, bytes);
-        try (FileChannel channel = FileChannel.open(part, StandardOpenOption.WRITE)) {
-          channel.force(true);
+        try {
+          Files.write(part, bytes);
+          try (FileChannel channel = FileChannel.open(part, StandardOpenOption.WRITE)) {
+            channel.force(true);
+          }
+          Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
+        } finally {
+          Files.deleteIfExists(part);
         }
-        Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
       }
       return sha;
     } catch (IOException e) {
@@ -57,9 +73,45 @@ public class Blobs {
     }
   }
 
+  /** All names, with when they were put here. */
+  public Map<String, Instant> all() {
+    Map<String, Instant> out = new HashMap<>();
+    if (Files.isDirectory(folder)) {
+      try (Stream<Path> files = Files.walk(folder)) {
+        for (Path file : files.filter(Files::isRegularFile).toList()) {
+          String name = file.getFileName().toString();
+          if (name.matches(NAME)) {
+            out.put(name, Files.getLastModifiedTime(file).toInstant());
+          }
+        }
+      } catch (IOException e) {
+        throw new UncheckedIOException("the kept files cannot be listed", e);
+      }
+    }
+    return out;
+  }
+
+  /** Bytes of a kept file. */
+  public long size(String sha) {
+    try {
+      return Files.size(file(sha));
+    } catch (IOException e) {
+      return 0;
+    }
+  }
+
+  /** Lets a file go that nothing names any more. */
+  public void remove(String sha) {
+    try {
+      Files.deleteIfExists(file(sha));
+    } catch (IOException e) {
+      throw new UncheckedIOException("a kept file could not be removed", e);
+    }
+  }
+
   private Path file(String sha) {
-    if (!sha.matches("[0-9a-f]{64}")) {
-      throw new IllegalArgumentException("That is no name of a kept file.");
+    if (!sha.matches(NAME)) {
+      throw new Refusal("That is no name of a kept file.");
     }
     return folder.resolve(sha.substring(0, 2)).resolve(sha);
   }

@@ -1,27 +1,30 @@
 package org.nineveils.app.data;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
+import org.nineveils.app.start.DataCheck;
 import org.springframework.beans.factory.config.BeanFactoryPostProcessor;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.env.Environment;
 
-/** The folder that holds the database and all files; made before the database is opened. */
+/** The folder that holds the database and all files; looked at before the database is opened. */
 @Configuration(proxyBeanMethods = false)
 public class DataFolder {
-  static final String PROPERTY = "nineveils.data";
+  public static final String PROPERTY = "nineveils.data";
 
-  /** Runs before any data source exists. */
+  /** Runs before any data source exists; the folder is ours until the application ends. */
   @Bean
-  static BeanFactoryPostProcessor dataFolderExists(Environment environment) {
+  static BeanFactoryPostProcessor dataFolderIsSound(Environment environment) {
     return factory -> {
-      try {
-        Files.createDirectories(path(environment));
-      } catch (IOException e) {
-        throw new IllegalStateException(
-            "The data folder %s cannot be made.".formatted(path(environment)), e);
+      DataCheck check =
+          DataCheck.of(
+              path(environment),
+              environment.getProperty("nineveils.restore", Boolean.class, false),
+              environment.getProperty("nineveils.fresh", Boolean.class, false));
+      factory.registerSingleton("dataCheck", check);
+      if (factory
+          instanceof org.springframework.beans.factory.support.DefaultSingletonBeanRegistry beans) {
+        beans.registerDisposableBean("dataCheck", check::close);
       }
     };
   }
@@ -36,7 +39,8 @@ public class DataFolder {
     return new PictureCache(path(environment).resolve("thumbnails"));
   }
 
-  private static Path path(Environment environment) {
+  /** The folder itself. */
+  public static Path path(Environment environment) {
     return Path.of(environment.getRequiredProperty(PROPERTY)).toAbsolutePath().normalize();
   }
 }

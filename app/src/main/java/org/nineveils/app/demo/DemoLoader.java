@@ -11,12 +11,13 @@ import java.util.List;
 import java.util.Map;
 import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.collections.CollectionService;
-import org.nineveils.app.data.Journal;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.swatches.Swatches;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Save;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
@@ -134,7 +135,13 @@ class DemoLoader implements SmartInitializingSingleton {
     f.list("kits").forEach(name -> chosen.add(kitIds.get(name)));
     long id = collections.add(f.text("name"));
     collections.change(
-        id, f.text("name"), f.text("version"), f.text("licence"), f.text("notes"), chosen);
+        id,
+        Save.on(1, "fill"),
+        f.text("name"),
+        f.text("version"),
+        f.text("licence"),
+        f.text("notes"),
+        chosen);
     return null;
   }
 

@@ -2,12 +2,15 @@ package org.nineveils.app.desk;
 
 import java.io.IOException;
 import java.util.Map;
-import org.nineveils.app.data.Journal;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Answers;
-import org.nineveils.app.web.NotFound;
-import org.nineveils.app.web.Undo;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Steps;
+import org.nineveils.app.undo.Undo;
+import org.nineveils.release.Checksums;
 import org.nineveils.release.Release;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -18,6 +21,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.multipart.MultipartFile;
 
 /** The pages of the desk: what a photographer sees, and nothing of the maker's side. */
@@ -36,8 +40,10 @@ class DeskController {
   @GetMapping("/desk")
   String all(Model model) {
     model.addAttribute("releases", desk.all());
-    model.addAttribute("photos", photos.all(Side.DESK));
+    model.addAttribute("photoList", Photo.list(photos.all(Side.DESK)));
+    model.addAttribute("worn", desk.worn());
     model.addAttribute("undo", Undo.of(journal, PhotoService.scope(Side.DESK)));
+    model.addAttribute("deskUndo", Undo.of(journal, DeskService.SCOPE));
     return "desk/desk";
   }
 
@@ -66,15 +72,16 @@ class DeskController {
     if (picture.length == 0) {
       throw new NotFound("This effect came without pictures.");
     }
-    return Answers.jpeg(picture);
+    return Answers.jpeg(picture, Checksums.sha256(picture));
   }
 
   @GetMapping("/desk/{id}/small")
   ResponseEntity<byte[]> small(
       @PathVariable("id") long id,
       @RequestParam("effect") String path,
-      @RequestParam("photo") long photo) {
-    return Answers.jpeg(desk.small(id, path, photo));
+      @RequestParam("photo") long photo,
+      WebRequest request) {
+    return Answers.jpeg(desk.small(id, path, photo), request);
   }
 
   @PostMapping("/api/desk")
@@ -87,7 +94,21 @@ class DeskController {
   @DeleteMapping("/api/desk/{id}")
   @ResponseBody
   Map<String, Object> remove(@PathVariable("id") long id) {
+    DeskRow row = desk.get(id);
     desk.remove(id);
-    return Map.of("go", "/desk");
+    return Map.of(
+        "go",
+        "/desk",
+        "said",
+        "“%s” %s was taken off the desk, with all that was worn of it."
+            .formatted(row.name(), row.version()),
+        "undone",
+        Undo.named(journal, DeskService.SCOPE, "/api/desk/undo"));
+  }
+
+  @PostMapping("/api/desk/undo")
+  @ResponseBody
+  Map<String, Object> undo(Steps steps) {
+    return Undo.run(journal, DeskService.SCOPE, steps);
   }
 }

@@ -4,15 +4,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.data.Blobs;
-import org.nineveils.app.data.Journal;
-import org.nineveils.app.data.Recent;
+import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.fitting.Wardrobe;
 import org.nineveils.app.fitting.WardrobeSource;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Shelf;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Thumbnails;
-import org.nineveils.app.web.NotFound;
+import org.nineveils.app.undo.Journal;
 import org.nineveils.kit.Offer;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseReader;
@@ -24,22 +25,31 @@ public class DeskService implements WardrobeSource {
   /** More sections than a kit has: keeps the sections of a release's kits apart and in order. */
   private static final int SECTIONS_PER_KIT = 100;
 
-  private static final int KEPT_OPEN = 8;
+  private static final int BYTES_AN_EFFECT = 40_000;
+
+  /** What undo of releases at the desk looks at. */
+  static final String SCOPE = "desk";
 
   private final DeskStore store;
   private final Blobs blobs;
   private final Journal journal;
   private final PhotoService photos;
   private final Thumbnails thumbnails;
-  private final Map<String, Release> open = new Recent<>(KEPT_OPEN);
+  private final Shelf<String, Release> open;
 
   DeskService(
-      DeskStore store, Blobs blobs, Journal journal, PhotoService photos, Thumbnails thumbnails) {
+      DeskStore store,
+      Blobs blobs,
+      Journal journal,
+      PhotoService photos,
+      Thumbnails thumbnails,
+      Budget budget) {
     this.store = store;
     this.blobs = blobs;
     this.journal = journal;
     this.photos = photos;
     this.thumbnails = thumbnails;
+    this.open = budget.shelf("open releases", DeskService::bytes);
   }
 
   public List<DeskRow> all() {
@@ -60,33 +70,51 @@ public class DeskService implements WardrobeSource {
     Release release = ReleaseReader.read(bytes, fileName);
     String sha = blobs.put(bytes);
     release.pictures().values().forEach(blobs::put); // on the shelf under their checksums
-    return journal.quietly(
+    return journal.edit(
+        SCOPE,
+        "open %s %s".formatted(release.name(), release.version()),
         () ->
             store.add(
                 new DeskRow(0, sha, release.name(), release.version(), release.makersMark())));
   }
 
-  /** Takes a release off the desk, with what was worn of it. */
+  /** Takes a release off the desk, with the fittings that wear it, until undo. */
   public void remove(long id) {
-    get(id);
-    journal.quietly(
+    DeskRow row = get(id);
+    journal.edit(
+        SCOPE,
+        "take %s %s off the desk".formatted(row.name(), row.version()),
         () -> {
           store.remove(id);
           return null;
         });
   }
 
+  /** How many photos wear something of a release, by its id. */
+  Map<Long, Integer> worn() {
+    return store.worn();
+  }
+
   /** What is in a release at the desk. */
   public Release release(DeskRow row) {
-    synchronized (open) {
-      return open.computeIfAbsent(row.sha(), sha -> ReleaseReader.read(blobs.get(sha), row.name()));
-    }
+    return open.get(row.sha(), () -> ReleaseReader.read(blobs.get(row.sha()), row.name()));
+  }
+
+  /** What an open release holds in memory: its pictures and, at a guess, its effects. */
+  private static long bytes(Release release) {
+    long pictures = release.pictures().values().stream().mapToLong(p -> p.length).sum();
+    return pictures
+        + release.effects().stream()
+            .mapToLong(e -> e.before().length + e.after().length + BYTES_AN_EFFECT)
+            .sum();
   }
 
   /** One effect of a release on a photo, small. */
-  byte[] small(long id, String path, long photoId) {
+  Thumbnails.Small small(long id, String path, long photoId) {
+    DeskRow row = get(id);
     Photo photo = photos.get(photoId);
-    return thumbnails.through(photo, release(get(id)).effect(path).effect(), Map.of());
+    return thumbnails.through(
+        photo, row.sha() + "/" + path, () -> release(row).effect(path).effect(), "", Map::of);
   }
 
   @Override
@@ -121,12 +149,17 @@ public class DeskService implements WardrobeSource {
                   section.rule(),
                   pieces.size());
           String small = "/desk/%d/small?effect=%s&photo={photo}".formatted(id, effect.path());
-          pieces.add(new Wardrobe.Piece(offer, effect.effect(), small, false));
+          pieces.add(new Wardrobe.Piece(offer, small, false));
         }
       }
       kitNumber++;
     }
     return new Wardrobe(
-        row.name() + " " + row.version(), "/desk/" + id, Side.DESK, pieces, List.of());
+        row.name() + " " + row.version(),
+        "/desk/" + id,
+        Side.DESK,
+        pieces,
+        List.of(),
+        path -> release.effect(path).effect());
   }
 }

@@ -1,6 +1,8 @@
 package org.nineveils.app.desk;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -34,6 +36,19 @@ class DeskStore {
         .params(row.sha(), row.name(), row.version(), row.makersMark())
         .query(Long.class)
         .single();
+  }
+
+  /** How many fittings wear something of each release. */
+  Map<Long, Integer> worn() {
+    Map<Long, Integer> out = new HashMap<>();
+    db.sql(
+            """
+            select r.id, count(*) as n from desk_release r
+            join fitting f on f.wardrobe = 'release:' || r.id
+            where f.doc like '%"effect"%' group by r.id""")
+        .query((row, i) -> out.put(row.getLong("id"), row.getInt("n")))
+        .list();
+    return out;
   }
 
   void remove(long id) {

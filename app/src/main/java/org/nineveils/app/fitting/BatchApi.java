@@ -2,11 +2,8 @@ package org.nineveils.app.fitting;
 
 import java.io.IOException;
 import java.util.Map;
+import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -16,53 +13,45 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
-import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
-/** Applying a fitting to more photos: start, add files, look how far it is, stop, fetch. */
+/** Applying a fitting to more photos: take files in, start, look how far it is, stop. */
 @RestController
 @RequestMapping("/api/fittings/{id}/batch")
 class BatchApi {
-  private final BatchService batches;
+  private final Batches batches;
+  private final Incoming incoming;
+  private final FittingService fittings;
 
-  BatchApi(BatchService batches) {
+  BatchApi(Batches batches, Incoming incoming, FittingService fittings) {
     this.batches = batches;
+    this.incoming = incoming;
+    this.fittings = fittings;
   }
 
+  /** Starts with photos of the wall (ids) and files that were taken in (token, name). */
   @PostMapping
   Map<String, Object> start(@PathVariable("id") long id, @RequestBody String body) {
-    batches.start(id, Json.read(body, "The request").wholes("photos"));
-    return progress(id);
+    Fields f = Json.read(body, "The request");
+    return Json.object(
+        "progress", batches.start(id, f.wholes("photos"), Batches.uploads(f)).shown());
   }
 
   @PostMapping("/files")
-  Map<String, Object> add(@PathVariable("id") long id, @RequestParam("file") MultipartFile file)
+  Map<String, Object> take(@PathVariable("id") long id, @RequestParam("file") MultipartFile file)
       throws IOException {
-    String name = file.getOriginalFilename() == null ? "photo" : file.getOriginalFilename();
-    batches.add(id, name, file.getBytes());
-    return progress(id);
+    fittings.get(id);
+    return Map.of("token", incoming.take(file.getBytes()));
   }
 
-  /** How far the batch is; without one, “progress” is missing. */
+  /** How far the last batch is; without one, “progress” is missing. */
   @GetMapping
   Map<String, Object> progress(@PathVariable("id") long id) {
-    return batches
-        .progress(id)
-        .map(progress -> Json.object("progress", progress))
-        .orElseGet(Json::object);
+    return batches.progress(id);
   }
 
   @DeleteMapping
   Map<String, Object> stop(@PathVariable("id") long id) {
     batches.stop(id);
     return progress(id);
-  }
-
-  @GetMapping("/results")
-  ResponseEntity<StreamingResponseBody> results(@PathVariable("id") long id) {
-    HttpHeaders headers = new HttpHeaders();
-    headers.setContentType(MediaType.parseMediaType("application/zip"));
-    headers.setContentDisposition(
-        ContentDisposition.attachment().filename("nine-veils-photos.zip").build());
-    return new ResponseEntity<>(out -> batches.write(id, out), headers, 200);
   }
 }

@@ -4,15 +4,16 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.nineveils.app.data.Journal;
+import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.render.Answers;
 import org.nineveils.app.render.StageRenderer;
 import org.nineveils.app.render.StageRequest;
 import org.nineveils.app.render.Tracer;
-import org.nineveils.app.web.NotFound;
-import org.nineveils.app.web.Undo;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Save;
+import org.nineveils.app.undo.Steps;
 import org.nineveils.document.Fields;
 import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
@@ -21,6 +22,7 @@ import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Worn;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
@@ -32,7 +34,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Wearing, painting, undo and previews in a fitting. */
@@ -43,6 +44,8 @@ class FittingApi {
   private final PhotoService photos;
   private final StageRenderer stage;
   private final Tracer tracer;
+  private final Pins pins;
+  private final FittingStates states;
   private final Journal journal;
 
   FittingApi(
@@ -50,28 +53,28 @@ class FittingApi {
       PhotoService photos,
       StageRenderer stage,
       Tracer tracer,
+      Pins pins,
+      FittingStates states,
       Journal journal) {
     this.fittings = fittings;
     this.photos = photos;
     this.stage = stage;
     this.tracer = tracer;
+    this.pins = pins;
+    this.states = states;
     this.journal = journal;
   }
 
   @GetMapping
   Map<String, Object> state(@PathVariable("id") long id) {
-    FittingRow row = fittings.get(id);
-    return Json.object(
-        "rev", row.rev(),
-        "fitting", FittingJson.format(fittings.fitting(row)),
-        "undo", Undo.of(journal, FittingService.scope(id)));
+    return states.of(fittings.get(id));
   }
 
   @PutMapping
   Map<String, Object> save(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The fitting");
     Fitting fitting = FittingJson.parse(f.object("fitting"));
-    fittings.save(id, f.whole("rev"), fitting, f.text("label"));
+    fittings.save(id, Save.of(f), fitting);
     return state(id);
   }
 
@@ -93,9 +96,7 @@ class FittingApi {
       case "none" -> Fitting.Answer.NONE;
       case "both" -> Fitting.Answer.BOTH;
       case "instead" -> Fitting.Answer.INSTEAD;
-      default ->
-          throw new IllegalArgumentException(
-              "The answer is both or instead, not “%s”.".formatted(word));
+      default -> throw new Refusal("The answer is both or instead, not “%s”.".formatted(word));
     };
   }
 
@@ -127,13 +128,14 @@ class FittingApi {
   }
 
   @PostMapping("/undo")
-  Map<String, Object> undo(@PathVariable("id") long id, @RequestParam("redo") boolean redo) {
-    return said((String) Undo.run(journal, FittingService.scope(id), redo).get("said"), id);
+  Map<String, Object> undo(@PathVariable("id") long id, Steps steps) {
+    return said(journal.step(FittingService.scope(id), steps), id);
   }
 
   /**
-   * A picture for the stage, of the fitting in the request, which need not be saved yet. “try”
-   * names an effect that is looked at alone, as it would be on the plain photo.
+   * A picture for the stage, of the fitting in the request, which need not be saved yet, with the
+   * paint that is stored. “try” names an effect that is looked at alone, as it would be on the
+   * plain photo; “pin” a remembered state.
    */
   @PostMapping("/render")
   ResponseEntity<byte[]> render(@PathVariable("id") long id, @RequestBody String body) {
@@ -142,15 +144,14 @@ class FittingApi {
     Wardrobe wardrobe = fittings.wardrobe(row);
     Photo photo = photos.get(row.photoId());
     if (f.has("mask")) {
-      Fitting painted = withStroke(f, FittingJson.parse(f.object("fitting")));
-      return mask(photo, f, wardrobe, painted);
+      return mask(photo, f, wardrobe, wanted(id, f));
     }
     Stack stack;
     if (f.has("try")) {
       var effect = wardrobe.effects().apply(f.text("try"));
       stack = effect == null ? Stack.plain() : Stack.of(Bundle.of(effect.veils()));
     } else {
-      stack = withStroke(f, FittingJson.parse(f.object("fitting"))).stack(wardrobe.effects());
+      stack = wanted(id, f).stack(wardrobe.effects());
     }
     return Answers.packet(stage.packet(photo, StageRequest.parse(f), stack));
   }
@@ -160,7 +161,7 @@ class FittingApi {
   Map<String, Object> trace(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The request");
     FittingRow row = fittings.get(id);
-    Stack stack = FittingJson.parse(f.object("fitting")).stack(fittings.wardrobe(row).effects());
+    Stack stack = wanted(id, f).stack(fittings.wardrobe(row).effects());
     return tracer.trace(photos.get(row.photoId()), f, stack);
   }
 
@@ -189,6 +190,13 @@ class FittingApi {
 
   private static NotFound gone() {
     return new NotFound("This veil is no longer here.");
+  }
+
+  /** The fitting that a request names, painted. */
+  private Fitting wanted(long id, Fields f) {
+    return f.has("pin")
+        ? pins.fitting(id, f.whole("pin"))
+        : withStroke(f, fittings.painted(id, FittingJson.parse(f.object("fitting"))));
   }
 
   /** The fitting with a stroke that is being painted and not saved yet. */

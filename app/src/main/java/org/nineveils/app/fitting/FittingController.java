@@ -2,18 +2,15 @@ package org.nineveils.app.fitting;
 
 import java.util.List;
 import java.util.Map;
-import org.nineveils.app.data.Journal;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Answers;
-import org.nineveils.app.render.StageRenderer;
-import org.nineveils.app.web.Undo;
-import org.nineveils.document.EffectJson;
-import org.nineveils.document.FittingJson;
+import org.nineveils.app.render.Exports;
 import org.nineveils.document.Json;
 import org.nineveils.document.KindsJson;
 import org.nineveils.document.PaintJson;
+import org.nineveils.document.StackJson;
 import org.nineveils.kit.Worn;
 import org.nineveils.picture.PictureFormat;
 import org.springframework.http.MediaType;
@@ -22,28 +19,24 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 
 /** The page of a fitting, for both sides, and its results as files. */
 @Controller
 class FittingController {
   private final FittingService fittings;
   private final PhotoService photos;
-  private final StageRenderer stage;
-  private final Pins pins;
-  private final Journal journal;
+  private final Exports exports;
+  private final FittingStates states;
 
   FittingController(
-      FittingService fittings,
-      PhotoService photos,
-      StageRenderer stage,
-      Pins pins,
-      Journal journal) {
+      FittingService fittings, PhotoService photos, Exports exports, FittingStates states) {
     this.fittings = fittings;
     this.photos = photos;
-    this.stage = stage;
-    this.pins = pins;
-    this.journal = journal;
+    this.exports = exports;
+    this.states = states;
   }
 
   /** Goes on with the last fitting, or starts one with the first kit. */
@@ -91,21 +84,22 @@ class FittingController {
     model.addAttribute("wardrobe", wardrobe);
     model.addAttribute("sections", bySection(wardrobe));
     model.addAttribute("photo", photo);
-    model.addAttribute("photos", photos.all(wardrobe.side()));
+    model.addAttribute("photoList", Photo.list(photos.all(wardrobe.side())));
     model.addAttribute("choices", fittings.choices(row.wardrobe().split(":", 2)[0]));
     model.addAttribute("data", Json.write(state(row, wardrobe, photo)));
     return "fitting/fitting";
   }
 
-  @GetMapping({"/fitting/{id}/result", "/desk/fitting/{id}/result"})
-  ResponseEntity<byte[]> result(
-      @PathVariable("id") long id, @RequestParam("format") String format) {
+  /** Starts making the picture at full size. */
+  @PostMapping("/api/fittings/{id}/export")
+  @ResponseBody
+  Map<String, Object> export(@PathVariable("id") long id, @RequestParam("format") String format) {
     FittingRow row = fittings.get(id);
-    Photo photo = photos.get(row.photoId());
     PictureFormat as = PictureFormat.ofName("." + format);
     Wardrobe wardrobe = fittings.wardrobe(row);
-    byte[] file = stage.file(photo, fittings.fitting(row).stack(wardrobe.effects()), as);
-    return Answers.picture(file, as, photo.name(), wardrobe.title());
+    Map<String, Object> state = StackJson.format(fittings.fitting(row), wardrobe.effects());
+    Photo photo = photos.get(row.photoId());
+    return Map.of("job", exports.start(photo, state, as, wardrobe.title()).shown());
   }
 
   /** The paint of a worn effect as a file that the command line takes. */
@@ -116,7 +110,7 @@ class FittingController {
             .filter(w -> w.effect().equals(key))
             .findFirst()
             .orElseThrow(
-                () -> new org.nineveils.app.web.NotFound("The photo does not wear this effect."));
+                () -> new org.nineveils.app.fault.NotFound("The photo does not wear this effect."));
     byte[] json =
         Json.writePretty(PaintJson.format(worn.paint()))
             .getBytes(java.nio.charset.StandardCharsets.UTF_8);
@@ -144,24 +138,17 @@ class FittingController {
   }
 
   private Map<String, Object> state(FittingRow row, Wardrobe wardrobe, Photo photo) {
-    Undo undo = Undo.of(journal, FittingService.scope(row.id()));
-    return Json.object(
-        "id", row.id(),
-        "rev", row.rev(),
-        "wardrobe", row.wardrobe(),
-        "photo", photo.id(),
-        "fitting", FittingJson.format(fittings.fitting(row)),
-        "pins", pins.of(row.id()),
-        "kinds", KindsJson.format(),
-        "undo", Map.of("canUndo", undo.canUndo(), "canRedo", undo.canRedo()),
-        "pieces", wardrobe.pieces().stream().map(FittingController::piece).toList());
-  }
-
-  private static Map<String, Object> piece(Wardrobe.Piece piece) {
-    return Json.object(
-        "key", piece.offer().key(),
-        "name", piece.offer().name(),
-        "section", piece.offer().section(),
-        "effect", EffectJson.format(piece.effect()));
+    Map<String, Object> state = states.of(row, wardrobe);
+    state.putAll(
+        Json.object(
+            "id", row.id(),
+            "wardrobe", row.wardrobe(),
+            "photo", photo.id(),
+            "kinds", KindsJson.format(),
+            "names",
+                wardrobe.pieces().stream()
+                    .map(p -> List.of(p.offer().key(), p.offer().name()))
+                    .toList()));
+    return state;
   }
 }

@@ -1,17 +1,20 @@
 package org.nineveils.app.fitting;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
-import org.nineveils.app.data.Journal;
-import org.nineveils.app.web.Conflict;
-import org.nineveils.app.web.NotFound;
+import org.nineveils.app.fault.Conflict;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Save;
 import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Offer;
 import org.nineveils.kit.Worn;
-import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.springframework.stereotype.Service;
 
@@ -19,11 +22,17 @@ import org.springframework.stereotype.Service;
 @Service
 public class FittingService {
   private final FittingStore store;
+  private final FittingPaintStore strokes;
   private final Journal journal;
   private final List<WardrobeSource> sources;
 
-  FittingService(FittingStore store, Journal journal, List<WardrobeSource> sources) {
+  FittingService(
+      FittingStore store,
+      FittingPaintStore strokes,
+      Journal journal,
+      List<WardrobeSource> sources) {
     this.store = store;
+    this.strokes = strokes;
     this.journal = journal;
     this.sources = sources;
   }
@@ -42,14 +51,21 @@ public class FittingService {
     return store.find(id).orElseThrow(() -> new NotFound("This fitting is no longer here."));
   }
 
-  /** The fitting of a photo in a wardrobe, started plain where there was none. */
+  /**
+   * The fitting of a photo in a wardrobe, started plain where there was none. Opened several times
+   * at once, it is one fitting all the same.
+   */
   public FittingRow of(String wardrobe, long photoId) {
     return store
         .find(wardrobe, photoId)
         .orElseGet(
             () -> {
               String plain = Json.write(FittingJson.format(Fitting.plain()));
-              return get(journal.quietly(() -> store.add(wardrobe, photoId, plain)));
+              return journal.quietly(
+                  () -> {
+                    store.addIfMissing(wardrobe, photoId, plain);
+                    return store.find(wardrobe, photoId).orElseThrow();
+                  });
             });
   }
 
@@ -88,21 +104,84 @@ public class FittingService {
         .toList();
   }
 
-  /** What the photo wears. */
+  /** What the photo wears, with what was brushed. */
   public Fitting fitting(FittingRow row) {
+    return painted(row.id(), unpainted(row));
+  }
+
+  /** What the photo wears, without paint. */
+  public Fitting unpainted(FittingRow row) {
     return FittingJson.parse(Json.read(row.doc(), "The fitting"));
   }
 
-  /** Saves a fitting as a whole. */
-  public void save(long id, int rev, Fitting fitting, String label) {
+  /** A state of a fitting with what was brushed in that fitting. */
+  Fitting painted(long id, Fitting fitting) {
+    return mapped(
+        fitting,
+        w ->
+            new Worn(
+                w.effect(),
+                w.opacity(),
+                w.lifted(),
+                w.changes(),
+                strokes.rows().find(id, w.effect()),
+                w.byBrush()));
+  }
+
+  private static Fitting mapped(Fitting fitting, UnaryOperator<Worn> change) {
+    return new Fitting(fitting.worn().stream().map(change).toList());
+  }
+
+  /**
+   * How many strokes each veil of each worn effect has, by key of the effect and id of the veil.
+   */
+  Map<String, Map<String, Integer>> counts(long id, Fitting fitting) {
+    Map<String, Map<String, Integer>> out = new LinkedHashMap<>();
+    fitting.worn().forEach(w -> out.put(w.effect(), strokes.rows().counts(id, w.effect())));
+    return out;
+  }
+
+  /** Saves a fitting as a whole, but for its paint; what was brushed on effects taken off goes. */
+  public void save(long id, Save save, Fitting fitting) {
+    save(id, save, fitting, () -> strokes.keepOnly(id, keys(fitting)));
+  }
+
+  private static List<String> keys(Fitting fitting) {
+    return fitting.worn().stream().map(Worn::effect).toList();
+  }
+
+  private void save(long id, Save save, Fitting fitting, Runnable also) {
+    if (store.isStored(id, save)) {
+      return;
+    }
+    Fitting unpainted = mapped(fitting, Worn::unpainted);
     journal.edit(
-        scope(id),
-        label,
+        Set.of(scope(id)),
+        save.label(),
+        save.gesture(),
         () -> {
-          if (!store.save(id, rev, Json.write(FittingJson.format(fitting)))) {
+          if (!store.save(id, save, Json.write(FittingJson.format(unpainted)))) {
             throw Conflict.stale("This fitting");
           }
+          also.run();
           return null;
+        });
+  }
+
+  /** Lets the photo wear another state, paint and all. */
+  void replace(FittingRow row, Fitting fitting, String label) {
+    save(
+        row.id(),
+        Save.on(row.rev(), label),
+        fitting,
+        () -> {
+          strokes.keepOnly(row.id(), List.of());
+          fitting
+              .worn()
+              .forEach(
+                  w ->
+                      w.paint()
+                          .forEach((veil, p) -> strokes.rows().put(row.id(), w.effect(), veil, p)));
         });
   }
 
@@ -119,9 +198,10 @@ public class FittingService {
     if (offer == null) {
       throw new NotFound("This effect is no longer here.");
     }
-    Fitting.Change change = fitting(row).wear(offer, wardrobe.offers(), wardrobe.effects(), answer);
+    Fitting.Change change =
+        unpainted(row).wear(offer, wardrobe.offers(), wardrobe.effects(), answer);
     if (change.asks().isEmpty()) {
-      save(id, row.rev(), change.fitting(), "wear " + offer.name());
+      save(id, Save.on(row.rev(), "wear " + offer.name()), change.fitting());
     }
     return change;
   }
@@ -134,38 +214,41 @@ public class FittingService {
    */
   public String wearAll(long id, int section, boolean lifted) {
     FittingRow row = get(id);
-    Fitting.Change change = fitting(row).wearAll(section, lifted, wardrobe(row).offers());
-    save(id, row.rev(), change.fitting(), "wear a whole section");
+    Fitting.Change change = unpainted(row).wearAll(section, lifted, wardrobe(row).offers());
+    save(id, Save.on(row.rev(), "wear a whole section"), change.fitting());
     return change.said();
   }
 
   /** Takes an effect off. */
   public void takeOff(long id, String key) {
     FittingRow row = get(id);
-    save(id, row.rev(), fitting(row).without(key), "take an effect off");
+    save(id, Save.on(row.rev(), "take an effect off"), unpainted(row).without(key));
   }
 
   /** Adds a stroke to a veil of a worn effect. */
   public void addStroke(long id, String key, String veil, Stroke stroke) {
-    change(
+    repaint(
         id,
         key,
         stroke.reveal() ? "brush on" : "brush off",
-        w -> w.painted(veil, w.paint().getOrDefault(veil, Paint.NONE).plus(stroke)));
+        () -> strokes.rows().add(id, key, veil, stroke));
   }
 
   /** Takes all paint off a veil of a worn effect. */
   public void clearPaint(long id, String key, String veil) {
-    change(id, key, "clear the paint", w -> w.painted(veil, Paint.NONE));
+    repaint(id, key, "clear the paint", () -> strokes.rows().clear(id, key, veil));
   }
 
-  private void change(long id, String key, String label, UnaryOperator<Worn> change) {
-    FittingRow row = get(id);
-    Fitting next =
-        new Fitting(
-            fitting(row).worn().stream()
-                .map(w -> w.effect().equals(key) ? change.apply(w) : w)
-                .toList());
-    save(id, row.rev(), next, label);
+  private void repaint(long id, String key, String label, Runnable change) {
+    if (!keys(unpainted(get(id))).contains(key)) {
+      throw new NotFound("The photo no longer wears this effect; nothing was painted.");
+    }
+    journal.edit(
+        scope(id),
+        label,
+        () -> {
+          change.run();
+          return null;
+        });
   }
 }

@@ -1,6 +1,8 @@
 package org.nineveils.app.fitting;
 
 import java.util.Optional;
+import org.nineveils.app.undo.Guarded;
+import org.nineveils.app.undo.Save;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -32,24 +34,30 @@ class FittingStore {
     return db.sql(
             """
             select fitting.* from fitting
-            left join edit on edit.scope = 'fitting:' || fitting.id
-            where wardrobe like ? || ':%' order by edit.id desc, fitting.id desc limit 1""")
+            left join edit_scope on edit_scope.scope = 'fitting:' || fitting.id
+            where wardrobe like ? || ':%'
+            order by edit_scope.edit_id desc, fitting.id desc limit 1""")
         .param(prefix)
         .query(FittingRow.class)
         .optional();
   }
 
-  long add(String wardrobe, long photoId, String doc) {
-    return db.sql("insert into fitting (wardrobe, photo_id, doc) values (?, ?, ?) returning id")
+  void addIfMissing(String wardrobe, long photoId, String doc) {
+    db.sql(
+            """
+            insert into fitting (wardrobe, photo_id, doc) values (?, ?, ?)
+            on conflict (wardrobe, photo_id) do nothing""")
         .params(wardrobe, photoId, doc)
-        .query(Long.class)
-        .single();
+        .update();
   }
 
-  boolean save(long id, int rev, String doc) {
-    return db.sql("update fitting set doc = ?, rev = rev + 1 where id = ? and rev = ?")
-            .params(doc, id, rev)
-            .update()
-        == 1;
+  /** Stores the document if the fitting is still at the state that the save was built on. */
+  boolean save(long id, Save save, String doc) {
+    return Guarded.save(db, "fitting", id, save, doc);
+  }
+
+  /** Whether this very save was stored before. */
+  boolean isStored(long id, Save save) {
+    return Guarded.isStored(db, "fitting", id, save);
   }
 }

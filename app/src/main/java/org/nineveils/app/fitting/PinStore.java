@@ -1,6 +1,7 @@
 package org.nineveils.app.fitting;
 
 import java.util.List;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -20,12 +21,22 @@ class PinStore {
     this.db = db;
   }
 
+  /** A pin without what it remembers. */
+  record Name(long id, String name) {}
+
   /** Pins of a fitting, the oldest first. */
-  List<Pin> of(long fittingId) {
-    return db.sql("select * from pin where fitting_id = ? order by id")
+  List<Name> names(long fittingId) {
+    return db.sql("select id, name from pin where fitting_id = ? order by id")
         .param(fittingId)
-        .query(Pin.class)
+        .query(Name.class)
         .list();
+  }
+
+  Optional<Pin> find(long fittingId, long id) {
+    return db.sql("select * from pin where fitting_id = ? and id = ?")
+        .params(fittingId, id)
+        .query(Pin.class)
+        .optional();
   }
 
   void add(long fittingId, String name, String doc) {

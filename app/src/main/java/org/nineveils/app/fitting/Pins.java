@@ -3,11 +3,13 @@ package org.nineveils.app.fitting;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
-import org.nineveils.app.data.Journal;
-import org.nineveils.app.web.NotFound;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.undo.Journal;
 import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
+import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Names;
+import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Service;
 
 /** Remembered states of a fitting, to compare and to go back to. */
@@ -26,27 +28,31 @@ public class Pins {
     this.journal = journal;
   }
 
-  /** Pins of a fitting as the page takes them: id, name, fitting. */
+  /** Pins of a fitting as the page takes them: id and name. */
   public List<Map<String, Object>> of(long fitting) {
-    return store.of(fitting).stream()
-        .map(
-            pin ->
-                Json.object(
-                    "id", pin.id(),
-                    "name", pin.name(),
-                    "fitting", Json.read(pin.doc(), "The pin").raw()))
+    return store.names(fitting).stream()
+        .map(pin -> Json.object("id", pin.id(), "name", pin.name()))
         .toList();
+  }
+
+  /** What a pin remembers, paint and all. */
+  Fitting fitting(long fitting, long id) {
+    return FittingJson.parse(Json.read(find(fitting, id).doc(), "The pin"));
+  }
+
+  private PinStore.Pin find(long fitting, long id) {
+    return store.find(fitting, id).orElseThrow(Pins::gone);
   }
 
   /** Remembers what the photo wears now, under the next free letter. */
   public void add(long fitting) {
     FittingRow row = fittings.get(fitting);
-    List<PinStore.Pin> there = store.of(fitting);
+    List<PinStore.Name> there = store.names(fitting);
     if (there.size() >= MOST) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "A fitting keeps %d pins. Discard one that you no longer need.".formatted(MOST));
     }
-    List<String> names = there.stream().map(PinStore.Pin::name).toList();
+    List<String> names = there.stream().map(PinStore.Name::name).toList();
     char letter = 'A';
     while (names.contains("Pin " + letter)) {
       letter++;
@@ -56,7 +62,7 @@ public class Pins {
         fitting,
         "pin " + name,
         () -> {
-          store.add(fitting, name, row.doc());
+          store.add(fitting, name, Json.write(FittingJson.format(fittings.fitting(row))));
           return true;
         });
   }
@@ -72,14 +78,8 @@ public class Pins {
 
   /** Lets the photo wear again what a pin remembers. */
   public void goBack(long fitting, long id) {
-    PinStore.Pin pin =
-        store.of(fitting).stream().filter(p -> p.id() == id).findFirst().orElseThrow(Pins::gone);
-    FittingRow row = fittings.get(fitting);
-    fittings.save(
-        fitting,
-        row.rev(),
-        FittingJson.parse(Json.read(pin.doc(), "The pin")),
-        "go back to " + pin.name());
+    String name = find(fitting, id).name();
+    fittings.replace(fittings.get(fitting), fitting(fitting, id), "go back to " + name);
   }
 
   private void edit(long fitting, String label, BooleanSupplier work) {

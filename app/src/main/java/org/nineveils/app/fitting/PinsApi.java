@@ -1,10 +1,6 @@
 package org.nineveils.app.fitting;
 
-import java.util.List;
 import java.util.Map;
-import org.nineveils.app.data.Journal;
-import org.nineveils.app.web.Undo;
-import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,12 +16,12 @@ import org.springframework.web.bind.annotation.RestController;
 class PinsApi {
   private final Pins pins;
   private final FittingService fittings;
-  private final Journal journal;
+  private final FittingStates states;
 
-  PinsApi(Pins pins, FittingService fittings, Journal journal) {
+  PinsApi(Pins pins, FittingService fittings, FittingStates states) {
     this.pins = pins;
     this.fittings = fittings;
-    this.journal = journal;
+    this.states = states;
   }
 
   @PostMapping
@@ -54,12 +50,6 @@ class PinsApi {
   }
 
   private Map<String, Object> state(long id) {
-    FittingRow row = fittings.get(id);
-    List<Map<String, Object>> all = pins.of(id);
-    return Json.object(
-        "rev", row.rev(),
-        "fitting", FittingJson.format(fittings.fitting(row)),
-        "pins", all,
-        "undo", Undo.of(journal, FittingService.scope(id)));
+    return states.of(fittings.get(id));
   }
 }

@@ -1,10 +1,10 @@
 package org.nineveils.app.fitting;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.nineveils.kit.Offer;
 import org.nineveils.veil.Effect;
 
@@ -17,13 +17,15 @@ import org.nineveils.veil.Effect;
  * @param side whose photos it is worn by
  * @param pieces effects in order of sections
  * @param shelves sections that an effect can be kept in; none at the desk
+ * @param read gives the effect of a piece by its key; read only when it is asked for
  */
 public record Wardrobe(
     String title,
     String back,
     org.nineveils.app.photos.Side side,
     List<Piece> pieces,
-    List<Shelf> shelves) {
+    List<Shelf> shelves,
+    Function<String, Effect> read) {
 
   /**
    * A section that an effect can be kept in.
@@ -37,11 +39,10 @@ public record Wardrobe(
    * One effect on offer.
    *
    * @param offer key, name and place
-   * @param effect veils and note
    * @param small address of a small picture; “{photo}” stands for the id of the photo
    * @param favourite marked by the maker
    */
-  public record Piece(Offer offer, Effect effect, String small, boolean favourite) {}
+  public record Piece(Offer offer, String small, boolean favourite) {}
 
   /** Offers by key, in the order of the sections. */
   public Map<String, Offer> offers() {
@@ -50,10 +51,10 @@ public record Wardrobe(
     return byKey;
   }
 
-  /** Effect by key, null where there is none. */
+  /** Effect by key, null where there is none; each is read once, and only if it is asked for. */
   public Function<String, Effect> effects() {
-    Map<String, Effect> byKey =
-        pieces.stream().collect(Collectors.toMap(p -> p.offer().key(), Piece::effect));
-    return byKey::get;
+    Map<String, Offer> offers = offers();
+    Map<String, Effect> known = new HashMap<>();
+    return key -> offers.containsKey(key) ? known.computeIfAbsent(key, k -> read.apply(k)) : null;
   }
 }

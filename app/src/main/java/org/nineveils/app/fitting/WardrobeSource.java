@@ -21,7 +21,7 @@ public interface WardrobeSource {
   /**
    * The wardrobe of that id.
    *
-   * @throws org.nineveils.app.web.NotFound with a sentence if it is gone
+   * @throws org.nineveils.app.fault.NotFound with a sentence if it is gone
    */
   Wardrobe open(long id);
 }

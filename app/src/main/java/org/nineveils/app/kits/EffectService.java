@@ -1,10 +1,13 @@
 package org.nineveils.app.kits;
 
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import org.nineveils.app.data.Journal;
-import org.nineveils.app.web.Conflict;
-import org.nineveils.app.web.NotFound;
+import java.util.Set;
+import org.nineveils.app.fault.Conflict;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Save;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
@@ -75,19 +78,26 @@ public class EffectService {
         });
   }
 
-  /** Gives an effect another name or files it in another section, of this kit or another. */
+  /**
+   * Gives an effect another name or files it in another section, of this kit or another; both kits
+   * can take that back.
+   */
   public void file(long id, long sectionId, String name) {
     Rows.Effect effect = get(id);
     Rows.Section section = kits.section(sectionId);
     String clean = Names.check("An effect", name);
+    Set<String> scopes = new LinkedHashSet<>();
+    scopes.add(KitService.scope(effect.kitId()));
+    scopes.add(KitService.scope(section.kitId()));
     journal.edit(
-        KitService.scope(effect.kitId()),
+        scopes,
         "file " + effect.name(),
+        "",
         () -> {
           checkName(section.kitId(), clean, id);
           boolean stays = effect.sectionId() == sectionId;
           int last =
-              store.inSection(sectionId).stream().mapToInt(Rows.Effect::position).max().orElse(0);
+              store.inSection(sectionId).stream().mapToInt(Rows.Head::position).max().orElse(0);
           store.file(id, section, stays ? effect.position() : last + 1, clean);
           return null;
         });
@@ -101,7 +111,7 @@ public class EffectService {
         KitService.scope(effect.kitId()),
         "move " + effect.name(),
         () -> {
-          List<Rows.Effect> row = store.inSection(section.id());
+          List<Rows.Head> row = store.inSection(section.id());
           Order.moved(
               row,
               e -> e.id() == id,
@@ -137,12 +147,10 @@ public class EffectService {
   /**
    * Saves the veils and note.
    *
-   * @param rev revision that the change was made on
-   * @param label what was done, for undo
    * @throws Conflict with a sentence if the effect was changed meanwhile
    */
-  public void save(long id, int rev, Effect effect, String label) {
-    save(id, rev, effect, label, () -> {});
+  public void save(long id, Save save, Effect effect) {
+    save(id, save, effect, () -> {});
   }
 
   /**
@@ -151,13 +159,17 @@ public class EffectService {
    * @param also changes rows that belong to it
    * @throws Conflict with a sentence if the effect was changed meanwhile; then nothing is changed
    */
-  public void save(long id, int rev, Effect effect, String label, Runnable also) {
+  public void save(long id, Save save, Effect effect, Runnable also) {
     Rows.Effect row = get(id);
+    if (store.isStored(id, save)) {
+      return;
+    }
     journal.edit(
-        scope(id),
-        label,
+        Set.of(scope(id)),
+        save.label(),
+        save.gesture(),
         () -> {
-          if (!store.save(id, rev, Json.write(EffectJson.format(effect)))) {
+          if (!store.save(id, save, Json.write(EffectJson.format(effect)))) {
             throw Conflict.stale("“%s”".formatted(row.name()));
           }
           also.run();
@@ -167,9 +179,9 @@ public class EffectService {
 
   /** The name, or with a number behind it, that no effect of the kit has. */
   private String freeName(long kitId, String base) {
-    String name = base;
+    String name = Names.cut(base, Names.MAX);
     for (int n = 2; store.nameTaken(kitId, name, 0); n++) {
-      name = base + " " + n;
+      name = Names.numbered(base, n);
     }
     return name;
   }

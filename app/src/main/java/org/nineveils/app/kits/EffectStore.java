@@ -2,6 +2,9 @@ package org.nineveils.app.kits;
 
 import java.util.List;
 import java.util.Optional;
+import org.nineveils.app.undo.Guarded;
+import org.nineveils.app.undo.Save;
+import org.nineveils.kit.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -14,10 +17,21 @@ class EffectStore {
     this.db = db;
   }
 
-  List<Rows.Effect> inSection(long sectionId) {
-    return db.sql("select * from effect where section_id = ? order by position, id")
+  private static final String HEAD =
+      "select id, kit_id, section_id, position, name, variant_of, rev, favourite from effect ";
+
+  List<Rows.Head> inSection(long sectionId) {
+    return db.sql(HEAD + "where section_id = ? order by position, id")
         .param(sectionId)
-        .query(Rows.Effect.class)
+        .query(Rows.Head.class)
+        .list();
+  }
+
+  /** All effects of a kit, by section and position. */
+  List<Rows.Head> inKit(long kitId) {
+    return db.sql(HEAD + "where kit_id = ? order by section_id, position, id")
+        .param(kitId)
+        .query(Rows.Head.class)
         .list();
   }
 
@@ -33,15 +47,16 @@ class EffectStore {
     return db.sql(
             """
             select effect.* from effect
-            left join edit on edit.scope = 'effect:' || effect.id
-            order by edit.id desc, effect.id limit 1""")
+            left join edit_scope on edit_scope.scope = 'effect:' || effect.id
+            order by edit_scope.edit_id desc, effect.id limit 1""")
         .query(Rows.Effect.class)
         .optional();
   }
 
   boolean nameTaken(long kitId, String name, long besides) {
-    return db.sql("select exists (select 1 from effect where kit_id = ? and name = ? and id <> ?)")
-        .params(kitId, name, besides)
+    return db.sql(
+            "select exists (select 1 from effect where kit_id = ? and name_key = ? and id <> ?)")
+        .params(kitId, Names.key(name), besides)
         .query(Boolean.class)
         .single();
   }
@@ -49,31 +64,29 @@ class EffectStore {
   long add(Rows.Section section, String name, Long variantOf, String doc) {
     return db.sql(
             """
-            insert into effect (kit_id, section_id, position, name, variant_of, doc)
-            select ?, ?, coalesce(max(position), 0) + 1, ?, ?, ? from effect where section_id = ?
+            insert into effect (kit_id, section_id, position, name, name_key, variant_of, doc)
+            select ?, ?, coalesce(max(position), 0) + 1, ?, ?, ?, ? from effect where section_id = ?
             returning id""")
         .params(
             java.util.Arrays.asList(
-                section.kitId(), section.id(), name, variantOf, doc, section.id()))
+                section.kitId(), section.id(), name, Names.key(name), variantOf, doc, section.id()))
         .query(Long.class)
         .single();
   }
 
+  /** Files an effect; its revision counts changes of its veils alone. */
   void file(long id, Rows.Section section, int position, String name) {
     db.sql(
             """
-            update effect set kit_id = ?, section_id = ?, position = ?, name = ?, rev = rev + 1
+            update effect set kit_id = ?, section_id = ?, position = ?, name = ?, name_key = ?
             where id = ?""")
-        .params(section.kitId(), section.id(), position, name, id)
+        .params(section.kitId(), section.id(), position, name, Names.key(name), id)
         .update();
   }
 
-  /** Stores the document if the effect is still at that revision. */
-  boolean save(long id, int rev, String doc) {
-    return db.sql("update effect set doc = ?, rev = rev + 1 where id = ? and rev = ?")
-            .params(doc, id, rev)
-            .update()
-        == 1;
+  /** Stores the document if the effect is still at the state that the save was built on. */
+  boolean save(long id, Save save, String doc) {
+    return Guarded.save(db, "effect", id, save, doc);
   }
 
   void favour(long id, boolean favourite) {
@@ -82,5 +95,10 @@ class EffectStore {
 
   void remove(long id) {
     db.sql("delete from effect where id = ?").param(id).update();
+  }
+
+  /** Whether this very save was stored before. */
+  boolean isStored(long id, Save save) {
+    return Guarded.isStored(db, "effect", id, save);
   }
 }

@@ -42,7 +42,7 @@ class KeepApi {
         "effect", effect,
         "said",
             "“%s” is in section %d, %s."
-                .formatted(f.text("name").strip(), section.number(), section.name()),
+                .formatted(effects.get(effect).name(), section.number(), section.name()),
         "details", made.said());
   }
 

@@ -1,11 +1,14 @@
 package org.nineveils.app.kits;
 
 import java.util.List;
-import org.nineveils.app.data.Journal;
-import org.nineveils.app.web.Conflict;
-import org.nineveils.app.web.NotFound;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.nineveils.app.fault.Conflict;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.undo.Journal;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Service;
 
 /** Kits and their sections. Every change can be taken back within its kit. */
@@ -50,9 +53,18 @@ public class KitService {
 
   /** The sections of a kit with their effects. */
   public List<Rows.FilledSection> filled(long kitId) {
+    Map<Long, List<Rows.Head>> bySection =
+        effects.inKit(kitId).stream().collect(Collectors.groupingBy(Rows.Head::sectionId));
     return kits.sections(kitId).stream()
-        .map(section -> new Rows.FilledSection(section, effects.inSection(section.id())))
+        .map(
+            section ->
+                new Rows.FilledSection(section, bySection.getOrDefault(section.id(), List.of())))
         .toList();
+  }
+
+  /** How much is in each kit. */
+  public List<Rows.Counts> counts() {
+    return kits.counts();
   }
 
   /** Starts a kit, with a first section to file effects in. */
@@ -158,9 +170,9 @@ public class KitService {
   }
 
   private static String line(String text) {
-    String clean = text == null ? "" : text.strip();
-    if (clean.length() > 200) {
-      throw new IllegalArgumentException("What the kit is for takes at most 200 characters.");
+    String clean = text == null ? "" : Names.clean(text);
+    if (clean.codePointCount(0, clean.length()) > 200) {
+      throw new Refusal("What the kit is for takes at most 200 characters.");
     }
     return clean;
   }

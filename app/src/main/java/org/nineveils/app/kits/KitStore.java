@@ -2,6 +2,7 @@ package org.nineveils.app.kits;
 
 import java.util.List;
 import java.util.Optional;
+import org.nineveils.kit.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -22,23 +23,35 @@ class KitStore {
     return db.sql("select * from kit where id = ?").param(id).query(Rows.Kit.class).optional();
   }
 
+  /** How much is in each kit that holds anything. */
+  List<Rows.Counts> counts() {
+    return db.sql(
+            """
+            select k.id as kit_id,
+              (select count(*) from section s where s.kit_id = k.id) as sections,
+              (select count(*) from effect e where e.kit_id = k.id) as effects
+            from kit k order by k.id""")
+        .query(Rows.Counts.class)
+        .list();
+  }
+
   boolean kitNameTaken(String name, long besides) {
-    return db.sql("select exists (select 1 from kit where name = ? and id <> ?)")
-        .params(name, besides)
+    return db.sql("select exists (select 1 from kit where name_key = ? and id <> ?)")
+        .params(Names.key(name), besides)
         .query(Boolean.class)
         .single();
   }
 
   long addKit(String name, String purpose) {
-    return db.sql("insert into kit (name, purpose) values (?, ?) returning id")
-        .params(name, purpose)
+    return db.sql("insert into kit (name, name_key, purpose) values (?, ?, ?) returning id")
+        .params(name, Names.key(name), purpose)
         .query(Long.class)
         .single();
   }
 
   void changeKit(long id, String name, String purpose) {
-    db.sql("update kit set name = ?, purpose = ?, rev = rev + 1 where id = ?")
-        .params(name, purpose, id)
+    db.sql("update kit set name = ?, name_key = ?, purpose = ?, rev = rev + 1 where id = ?")
+        .params(name, Names.key(name), purpose, id)
         .update();
   }
 
@@ -61,8 +74,9 @@ class KitStore {
   }
 
   boolean sectionNameTaken(long kitId, String name, long besides) {
-    return db.sql("select exists (select 1 from section where kit_id = ? and name = ? and id <> ?)")
-        .params(kitId, name, besides)
+    return db.sql(
+            "select exists (select 1 from section where kit_id = ? and name_key = ? and id <> ?)")
+        .params(kitId, Names.key(name), besides)
         .query(Boolean.class)
         .single();
   }
@@ -70,16 +84,18 @@ class KitStore {
   long addSection(long kitId, String name, String rule) {
     return db.sql(
             """
-            insert into section (kit_id, number, name, rule)
-            select ?, coalesce(max(number), 0) + 1, ?, ? from section where kit_id = ?
+            insert into section (kit_id, number, name, name_key, rule)
+            select ?, coalesce(max(number), 0) + 1, ?, ?, ? from section where kit_id = ?
             returning id""")
-        .params(kitId, name, rule, kitId)
+        .params(kitId, name, Names.key(name), rule, kitId)
         .query(Long.class)
         .single();
   }
 
   void changeSection(long id, String name, String rule) {
-    db.sql("update section set name = ?, rule = ? where id = ?").params(name, rule, id).update();
+    db.sql("update section set name = ?, name_key = ?, rule = ? where id = ?")
+        .params(name, Names.key(name), rule, id)
+        .update();
   }
 
   void renumber(Rows.Section section, int number) {

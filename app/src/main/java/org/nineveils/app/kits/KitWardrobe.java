@@ -7,6 +7,7 @@ import org.nineveils.app.fitting.WardrobeSource;
 import org.nineveils.app.photos.Side;
 import org.nineveils.kit.Offer;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Component;
 
 /** Offers a kit, as it is now, to fittings on the test wall. */
@@ -34,10 +35,12 @@ class KitWardrobe implements WardrobeSource {
   public Wardrobe open(long id) {
     Rows.Kit kit = kits.kit(id);
     List<Wardrobe.Piece> pieces = new ArrayList<>();
+    List<Wardrobe.Shelf> shelves = new ArrayList<>();
     for (Rows.FilledSection filled : kits.filled(id)) {
       Rows.Section section = filled.section();
+      shelves.add(new Wardrobe.Shelf(section.id(), section.number() + " " + section.name()));
       StackingRule rule = StackingRule.ofId(section.rule());
-      for (Rows.Effect row : filled.effects()) {
+      for (Rows.Head row : filled.effects()) {
         Offer offer =
             new Offer(
                 String.valueOf(row.id()),
@@ -47,13 +50,13 @@ class KitWardrobe implements WardrobeSource {
                 rule,
                 row.position());
         String small = "/effects/%d/small?photo={photo}".formatted(row.id());
-        pieces.add(new Wardrobe.Piece(offer, effects.effect(row), small, row.favourite()));
+        pieces.add(new Wardrobe.Piece(offer, small, row.favourite()));
       }
     }
-    List<Wardrobe.Shelf> shelves =
-        kits.sections(id).stream()
-            .map(s -> new Wardrobe.Shelf(s.id(), s.number() + " " + s.name()))
-            .toList();
-    return new Wardrobe(kit.name(), "/kits/" + id, Side.WALL, pieces, shelves);
+    return new Wardrobe(kit.name(), "/kits/" + id, Side.WALL, pieces, shelves, this::effect);
+  }
+
+  private Effect effect(String key) {
+    return effects.find(Long.parseLong(key)).map(effects::effect).orElse(null);
   }
 }

@@ -1,8 +1,9 @@
 package org.nineveils.app.kits;
 
 import java.util.Map;
-import org.nineveils.app.data.Journal;
-import org.nineveils.app.web.Undo;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Steps;
+import org.nineveils.app.undo.Undo;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.kit.StackingRule;
@@ -49,17 +50,17 @@ class KitsApi {
   Map<String, Object> removeKit(@PathVariable("id") long id) {
     String name = kits.kit(id).name();
     kits.removeKit(id);
-    return Map.of("go", "/kits", "said", removed(name));
+    return removed(name, "kits", "/api/kits/undo", "/kits");
   }
 
   @PostMapping("/kits/undo")
-  Map<String, Object> undoKits(@RequestParam("redo") boolean redo) {
-    return Undo.run(journal, "kits", redo);
+  Map<String, Object> undoKits(Steps steps) {
+    return Undo.run(journal, "kits", steps);
   }
 
   @PostMapping("/kits/{id}/undo")
-  Map<String, Object> undo(@PathVariable("id") long id, @RequestParam("redo") boolean redo) {
-    return Undo.run(journal, KitService.scope(id), redo);
+  Map<String, Object> undo(@PathVariable("id") long id, Steps steps) {
+    return Undo.run(journal, KitService.scope(id), steps);
   }
 
   @PostMapping("/kits/{id}/sections")
@@ -84,9 +85,9 @@ class KitsApi {
 
   @DeleteMapping("/sections/{id}")
   Map<String, Object> removeSection(@PathVariable("id") long id) {
-    String name = kits.section(id).name();
+    Rows.Section section = kits.section(id);
     kits.removeSection(id);
-    return Map.of("said", removed(name));
+    return removed(section.name(), section.kitId());
   }
 
   @PostMapping("/sections/{id}/effects")
@@ -123,13 +124,25 @@ class KitsApi {
 
   @DeleteMapping("/effects/{id}")
   Map<String, Object> remove(@PathVariable("id") long id) {
-    String name = effects.get(id).name();
+    Rows.Effect effect = effects.get(id);
     effects.remove(id);
-    return Map.of("said", removed(name));
+    return removed(effect.name(), effect.kitId());
   }
 
-  private static String removed(String name) {
-    return "“%s” was removed; Undo brings it back.".formatted(name);
+  private Map<String, Object> removed(String name, long kitId) {
+    return removed(name, KitService.scope(kitId), "/api/kits/%d/undo".formatted(kitId), "");
+  }
+
+  /** What was removed, and the edit that its “Undo” takes back. */
+  private Map<String, Object> removed(String name, String scope, String address, String go) {
+    Map<String, Object> out =
+        Json.object(
+            "said", "“%s” was removed.".formatted(name),
+            "undone", Undo.named(journal, scope, address));
+    if (!go.isEmpty()) {
+      out.put("go", go);
+    }
+    return out;
   }
 
   private static Fields request(String body) {

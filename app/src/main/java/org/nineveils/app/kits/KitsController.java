@@ -3,10 +3,10 @@ package org.nineveils.app.kits;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
-import org.nineveils.app.data.Journal;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
-import org.nineveils.app.web.Undo;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Undo;
 import org.nineveils.kit.StackingRule;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -29,7 +29,7 @@ class KitsController {
   }
 
   /** A kit with what its card on the first page shows. */
-  record Card(Rows.Kit kit, long sections, long effects, List<Rows.Effect> first) {}
+  record Card(Rows.Kit kit, long sections, long effects, List<Rows.Head> first) {}
 
   @GetMapping("/")
   String start() {
@@ -38,7 +38,7 @@ class KitsController {
 
   @GetMapping("/kits")
   String all(Model model) {
-    model.addAttribute("cards", kits.kits().stream().map(this::card).toList());
+    model.addAttribute("cards", kits.counts().stream().map(this::card).toList());
     model.addAttribute("photoCount", photos.all(Side.WALL).size());
     model.addAttribute("undo", Undo.of(journal, "kits"));
     return "kits/kits";
@@ -54,14 +54,13 @@ class KitsController {
     return "kits/kit";
   }
 
-  private Card card(Rows.Kit kit) {
-    var sections = kits.filled(kit.id());
-    long effects = sections.stream().mapToLong(s -> s.effects().size()).sum();
-    return new Card(kit, sections.size(), effects, shown(sections));
+  private Card card(Rows.Counts counts) {
+    Rows.Kit kit = kits.kit(counts.kitId());
+    return new Card(kit, counts.sections(), counts.effects(), shown(kits.filled(kit.id())));
   }
 
   /** One effect of each section in turn, then the second ones, until the card is full. */
-  private static List<Rows.Effect> shown(List<Rows.FilledSection> sections) {
+  private static List<Rows.Head> shown(List<Rows.FilledSection> sections) {
     return sections.stream()
         .flatMap(
             s ->

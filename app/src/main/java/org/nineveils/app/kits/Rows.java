@@ -24,6 +24,20 @@ public final class Rows {
       int rev,
       boolean favourite) {}
 
+  /** An effect as lists show it, without its document. */
+  public record Head(
+      long id,
+      long kitId,
+      long sectionId,
+      int position,
+      String name,
+      Long variantOf,
+      int rev,
+      boolean favourite) {}
+
   /** A section with its effects in order. */
-  public record FilledSection(Section section, List<Effect> effects) {}
+  public record FilledSection(Section section, List<Head> effects) {}
+
+  /** How much is in a kit. */
+  public record Counts(long kitId, int sections, int effects) {}
 }

@@ -1,59 +1,124 @@
 package org.nineveils.app.photos;
 
-import java.util.LinkedHashMap;
-import java.util.Map;
+import java.util.concurrent.Semaphore;
 import java.util.function.Function;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.CompactPicture;
+import org.nineveils.app.memory.Shelf;
+import org.nineveils.app.memory.Weights;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
 
 /**
- * Decoded photos kept in memory, the one used longest ago given up first. Bounded by pixels, so
- * that large photos do not crowd out the heap: 12 bytes a pixel.
+ * Decoded photos within the budget of memory. Small ones are kept compactly, and those used last
+ * also as planes, so that a stage finds the very picture that it was given before. A picture is
+ * decoded once, however many ask for it, and few large ones are decoded at a time.
  */
 final class DecodedPhotos {
-  private static final long MOST_PIXELS = 40_000_000;
+  /** Largest scaled picture that is kept compactly, pixels. */
+  private static final int SMALL = 2_000_000;
+
+  /** A full-size photo up to this many pixels is kept also where only a small one was wanted. */
+  private static final long KEPT_BY_THE_WAY = 4_000_000;
+
+  /** A long side up to which a picture counts as one for lists. */
+  private static final int FOR_LISTS = 700;
+
+  /** Megapixels decoded side by side; a larger photo is decoded alone. */
+  private static final int AT_ONCE = 30;
+
+  /** What decoding takes: the samples as they come, and the planes made of them. */
+  private static final int BYTES_A_PIXEL = 16;
 
   private record Key(String sha, int longSide) {}
 
   private final Function<Photo, Picture> decode;
-  private final Map<Key, Picture> kept = new LinkedHashMap<>(16, 0.75f, true);
-  private long pixels;
+  private final Budget budget;
+  private final Semaphore decoding = new Semaphore(AT_ONCE, true);
+  private final Shelf<Key, Picture> large;
+  private final Shelf<Key, CompactPicture> small;
+  private final Shelf<Key, Picture> onStages;
 
-  DecodedPhotos(Function<Photo, Picture> decode) {
+  DecodedPhotos(Budget budget, Function<Photo, Picture> decode) {
     this.decode = decode;
+    this.budget = budget;
+    this.large = budget.shelf("photos, large", Weights::picture);
+    this.small = budget.shelf("photos, small", CompactPicture::bytes);
+    this.onStages = budget.shelf("photos on stages", Weights::picture);
   }
 
-  synchronized void remember(Photo photo, Picture picture) {
-    put(new Key(photo.sha(), picture.longSide()), picture);
-  }
-
-  synchronized Picture full(Photo photo) {
-    return scaled(photo, Math.max(photo.width(), photo.height()));
-  }
-
-  synchronized Picture scaled(Photo photo, int longSide) {
-    int full = Math.max(photo.width(), photo.height());
-    Key key = new Key(photo.sha(), Math.min(full, longSide));
-    Picture found = kept.get(key);
-    if (found == null) {
-      found =
-          key.longSide() == full ? decode.apply(photo) : Scaling.toLongSide(full(photo), longSide);
-      put(key, found);
-    }
-    return found;
-  }
-
-  private void put(Key key, Picture picture) {
-    Picture old = kept.put(key, picture);
-    pixels += size(picture) - (old == null ? 0 : size(old));
-    var oldest = kept.entrySet().iterator();
-    while (pixels > MOST_PIXELS && kept.size() > 1) {
-      pixels -= size(oldest.next().getValue());
-      oldest.remove();
+  /** Keeps what was decoded while a photo was taken in, as far as it will be wanted soon. */
+  void remember(Photo photo, Picture picture, int longSide) {
+    keep(new Key(photo.sha(), Math.min(picture.longSide(), longSide)), picture);
+    if (picture.area().pixels() <= KEPT_BY_THE_WAY) {
+      keep(new Key(photo.sha(), picture.longSide()), picture);
     }
   }
 
-  private static long size(Picture picture) {
-    return (long) picture.width() * picture.height();
+  private void keep(Key key, Picture picture) {
+    Picture sized = Scaling.toLongSide(picture, key.longSide());
+    if (sized.area().pixels() <= SMALL) {
+      small.put(key, new CompactPicture(sized));
+    } else {
+      large.put(key, sized);
+    }
+  }
+
+  Picture full(Photo photo) {
+    return scaled(photo, longSide(photo));
+  }
+
+  private static int longSide(Photo photo) {
+    return Math.max(photo.width(), photo.height());
+  }
+
+  private Picture decoded(Photo photo) {
+    long pixels = (long) photo.width() * photo.height();
+    int permits = (int) Math.max(1, Math.min(AT_ONCE, pixels / 1_000_000));
+    decoding.acquireUninterruptibly(permits);
+    try {
+      return budget.making(pixels * BYTES_A_PIXEL, () -> decode.apply(photo));
+    } finally {
+      decoding.release(permits);
+    }
+  }
+
+  /** For a stage, which will come back for the very same planes. */
+  Picture scaled(Photo photo, int wanted) {
+    Key key = key(photo, wanted);
+    return isSmall(photo, key)
+        ? onStages.get(key, () -> compact(photo, key).picture())
+        : large.get(key, () -> made(photo, key));
+  }
+
+  /** For a list, which asks once. */
+  Picture once(Photo photo, int wanted) {
+    Key key = key(photo, wanted);
+    return isSmall(photo, key) ? compact(photo, key).picture() : scaled(photo, wanted);
+  }
+
+  private static Key key(Photo photo, int wanted) {
+    return new Key(photo.sha(), Math.min(wanted, longSide(photo)));
+  }
+
+  private static boolean isSmall(Photo photo, Key key) {
+    double share = key.longSide() / (double) longSide(photo);
+    return photo.width() * share * photo.height() * share <= SMALL;
+  }
+
+  private CompactPicture compact(Photo photo, Key key) {
+    return small.get(key, () -> new CompactPicture(made(photo, key)));
+  }
+
+  private Picture made(Photo photo, Key key) {
+    if (key.longSide() == longSide(photo)) {
+      return decoded(photo);
+    }
+    boolean inPassing =
+        key.longSide() <= FOR_LISTS
+            && (long) photo.width() * photo.height() > KEPT_BY_THE_WAY
+            && large.find(new Key(photo.sha(), longSide(photo))).isEmpty();
+    return Scaling.toLongSide(
+        inPassing ? decoded(photo) : once(photo, longSide(photo)), key.longSide());
   }
 }

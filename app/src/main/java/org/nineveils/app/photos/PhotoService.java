@@ -2,9 +2,10 @@ package org.nineveils.app.photos;
 
 import java.util.List;
 import org.nineveils.app.data.Blobs;
-import org.nineveils.app.data.Journal;
-import org.nineveils.app.web.Conflict;
-import org.nineveils.app.web.NotFound;
+import org.nineveils.app.fault.Conflict;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.undo.Journal;
 import org.nineveils.kit.Names;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
@@ -13,17 +14,21 @@ import org.springframework.stereotype.Service;
 /** Takes photos in and gives them out as pictures. */
 @Service
 public class PhotoService {
+  /** Long side of pictures for lists, pixels. */
+  public static final int SMALL = 400;
+
   private final PhotoStore store;
   private final Blobs blobs;
   private final Journal journal;
   private final DecodedPhotos decoded;
 
-  PhotoService(PhotoStore store, Blobs blobs, Journal journal) {
+  PhotoService(PhotoStore store, Blobs blobs, Journal journal, Budget budget) {
     this.store = store;
     this.blobs = blobs;
     this.journal = journal;
     this.decoded =
-        new DecodedPhotos(photo -> PictureReader.read(blobs.get(photo.sha()), photo.name()));
+        new DecodedPhotos(
+            budget, photo -> PictureReader.read(blobs.get(photo.sha()), photo.name()));
   }
 
   /** What undo on a page of photos looks at: each side its own. */
@@ -61,7 +66,7 @@ public class PhotoService {
             "add " + shown,
             () -> store.add(side, freeName(side, shown), sha, picture.width(), picture.height()));
     Photo photo = get(id);
-    decoded.remember(photo, picture);
+    decoded.remember(photo, picture, SMALL);
     return photo;
   }
 
@@ -73,7 +78,7 @@ public class PhotoService {
         scope(Side.ofId(photo.side())),
         "rename " + photo.name(),
         () -> {
-          if (!clean.equalsIgnoreCase(photo.name())
+          if (!Names.key(clean).equals(Names.key(photo.name()))
               && store.nameTaken(Side.ofId(photo.side()), clean)) {
             throw Conflict.taken("a photo", clean);
           }
@@ -104,13 +109,19 @@ public class PhotoService {
     return decoded.scaled(photo, longSide);
   }
 
+  /** The same for a list, which does not come back for it. */
+  public Picture once(Photo photo, int longSide) {
+    return decoded.once(photo, longSide);
+  }
+
   private String freeName(Side side, String fileName) {
     int dot = fileName.lastIndexOf('.');
-    String base = (dot > 0 ? fileName.substring(0, dot) : fileName).strip();
-    base = base.isEmpty() ? "photo" : base.substring(0, Math.min(base.length(), Names.MAX - 5));
+    String base = Names.clean(dot > 0 ? fileName.substring(0, dot) : fileName);
+    base = base.replaceAll("\\p{Cntrl}", "");
+    base = base.isEmpty() ? "photo" : Names.cut(base, Names.MAX);
     String name = base;
     for (int n = 2; store.nameTaken(side, name); n++) {
-      name = base + " " + n;
+      name = Names.numbered(base, n);
     }
     return name;
   }

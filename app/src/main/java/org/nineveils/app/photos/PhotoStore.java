@@ -2,6 +2,7 @@ package org.nineveils.app.photos;
 
 import java.util.List;
 import java.util.Optional;
+import org.nineveils.kit.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -26,8 +27,8 @@ class PhotoStore {
   }
 
   boolean nameTaken(Side side, String name) {
-    return db.sql("select exists (select 1 from photo where side = ? and name = ?)")
-        .params(side.id(), name)
+    return db.sql("select exists (select 1 from photo where side = ? and name_key = ?)")
+        .params(side.id(), Names.key(name))
         .query(Boolean.class)
         .single();
   }
@@ -35,15 +36,17 @@ class PhotoStore {
   long add(Side side, String name, String sha, int width, int height) {
     return db.sql(
             """
-            insert into photo (side, name, sha, width, height) values (?, ?, ?, ?, ?)
+            insert into photo (side, name, name_key, sha, width, height) values (?, ?, ?, ?, ?, ?)
             returning id""")
-        .params(side.id(), name, sha, width, height)
+        .params(side.id(), name, Names.key(name), sha, width, height)
         .query(Long.class)
         .single();
   }
 
   void rename(long id, String name) {
-    db.sql("update photo set name = ? where id = ?").params(name, id).update();
+    db.sql("update photo set name = ?, name_key = ? where id = ?")
+        .params(name, Names.key(name), id)
+        .update();
   }
 
   void remove(long id) {

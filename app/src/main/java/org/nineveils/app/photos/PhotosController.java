@@ -1,11 +1,13 @@
 package org.nineveils.app.photos;
 
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
-import org.nineveils.app.data.Journal;
-import org.nineveils.app.web.Undo;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Steps;
+import org.nineveils.app.undo.Undo;
 import org.nineveils.document.Json;
-import org.nineveils.picture.Limits;
+import org.nineveils.refusal.Limits;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -31,9 +33,11 @@ class PhotosController {
 
   @GetMapping("/photos")
   String wall(Model model) {
-    model.addAttribute("photos", photos.all(Side.WALL));
+    List<Photo> wall = photos.all(Side.WALL);
+    model.addAttribute("count", wall.size());
+    model.addAttribute("photoList", Photo.list(wall));
     model.addAttribute("undo", Undo.of(journal, PhotoService.scope(Side.WALL)));
-    model.addAttribute("maxMegabytes", Limits.MAX_BYTES >> 20);
+    model.addAttribute("maxMegabytes", Limits.PICTURE_BYTES >> 20);
     return "photos/wall";
   }
 
@@ -55,13 +59,20 @@ class PhotosController {
   @DeleteMapping("/api/photos/{id}")
   @ResponseBody
   Map<String, Object> remove(@PathVariable("id") long id) {
+    Photo photo = photos.get(id);
     photos.remove(id);
-    return Map.of();
+    String side = photo.side();
+    return Map.of(
+        "said",
+        "“%s” was taken off.".formatted(photo.name()),
+        "undone",
+        Undo.named(
+            journal, PhotoService.scope(Side.ofId(side)), "/api/photos/%s/undo".formatted(side)));
   }
 
   @PostMapping("/api/photos/{side}/undo")
   @ResponseBody
-  Map<String, Object> undo(@PathVariable("side") String side, @RequestParam("redo") boolean redo) {
-    return Undo.run(journal, PhotoService.scope(Side.ofId(side)), redo);
+  Map<String, Object> undo(@PathVariable("side") String side, Steps steps) {
+    return Undo.run(journal, PhotoService.scope(Side.ofId(side)), steps);
   }
 }

@@ -1,5 +1,7 @@
 package org.nineveils.app.photos;
 
+import org.nineveils.refusal.Refusal;
+
 /** Whose photos: the maker's test wall or the photographer's desk. */
 public enum Side {
   WALL,
@@ -13,7 +15,7 @@ public enum Side {
   /**
    * The side of that name.
    *
-   * @throws IllegalArgumentException with a sentence if there is none
+   * @throws Refusal with a sentence if there is none
    */
   static Side ofId(String id) {
     for (Side side : values()) {
@@ -21,6 +23,6 @@ public enum Side {
         return side;
       }
     }
-    throw new IllegalArgumentException("There is no side “%s” that has photos.".formatted(id));
+    throw new Refusal("There is no side “%s” that has photos.".formatted(id));
   }
 }

@@ -1,14 +1,18 @@
 package org.nineveils.app.proofs;
 
-import jakarta.annotation.PreDestroy;
+import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import org.nineveils.app.bench.BenchService;
+import org.nineveils.app.jobs.Job;
+import org.nineveils.app.jobs.JobKind;
+import org.nineveils.app.jobs.JobRun;
+import org.nineveils.app.jobs.Jobs;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.kits.Rows;
@@ -16,140 +20,177 @@ import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Thumbnails;
-import org.nineveils.app.web.NotFound;
-import org.nineveils.veil.Effect;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import org.nineveils.document.Json;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 
 /**
- * Makes proof sheets: every effect of a kit on every photo of the test wall, in the background.
- * Cells are kept on the disk by what they show, so a sheet made again renders only what changed.
+ * Makes proof sheets: every effect of a kit on every photo of the test wall, as a job. Cells are
+ * kept on the disk by what they show, so a sheet made again renders only what changed.
  */
 @Service
-class ProofService {
-  private static final Logger LOG = LoggerFactory.getLogger(ProofService.class);
-  private static final int WORKERS = 2;
+class ProofService implements JobKind {
+  private static final String ID = "proofs";
 
   private final KitService kits;
   private final EffectService effects;
   private final BenchService bench;
   private final PhotoService photos;
   private final Thumbnails thumbnails;
-  private final ExecutorService workers = Executors.newFixedThreadPool(WORKERS);
-  private final Map<Long, ProofRun> runs = new ConcurrentHashMap<>();
+  private final ObjectProvider<Jobs> jobs;
+
+  /** What was made since the application began, by kit: pages ask for what is new to them. */
+  private final Map<Long, Made> made = new ConcurrentHashMap<>();
 
   ProofService(
       KitService kits,
       EffectService effects,
       BenchService bench,
       PhotoService photos,
-      Thumbnails thumbnails) {
+      Thumbnails thumbnails,
+      ObjectProvider<Jobs> jobs) {
     this.kits = kits;
     this.effects = effects;
     this.bench = bench;
     this.photos = photos;
     this.thumbnails = thumbnails;
+    this.jobs = jobs;
+  }
+
+  /** An effect on a photo. */
+  record Cell(Rows.Head effect, Photo photo, String key) {}
+
+  /** A log of cells as pages take them: [effect, photo], [effect, photo] … */
+  static final class Made {
+    private final List<List<Long>> log = new ArrayList<>();
+
+    synchronized void add(long effect, long photo) {
+      log.add(List.of(effect, photo));
+    }
+
+    synchronized int size() {
+      return log.size();
+    }
+
+    synchronized List<List<Long>> since(int place) {
+      return List.copyOf(log.subList(Math.max(0, Math.min(place, log.size())), log.size()));
+    }
+  }
+
+  private Made madeOf(long kitId) {
+    return made.computeIfAbsent(kitId, k -> new Made());
   }
 
   /** The cells of a kit's sheet as the kit is now, photo by photo. */
-  private List<ProofRun.Cell> cells(long kitId) {
-    Map<Long, Effect> columns = new LinkedHashMap<>();
+  private List<Cell> cells(long kitId) {
+    Map<Rows.Head, String> columns = new LinkedHashMap<>();
+    Map<Long, Map<Long, String>> paint = new HashMap<>();
     for (Rows.FilledSection section : kits.filled(kitId)) {
-      section.effects().forEach(row -> columns.put(row.id(), effects.effect(row)));
+      for (Rows.Head head : section.effects()) {
+        columns.put(head, Thumbnails.effectKey(effects.get(head.id()).doc()));
+        paint.put(head.id(), bench.paintKeys(head.id()));
+      }
     }
-    List<ProofRun.Cell> cells = new ArrayList<>();
+    List<Cell> cells = new ArrayList<>();
     for (Photo photo : photos.all(Side.WALL)) {
       columns.forEach(
-          (id, effect) -> {
-            String key = thumbnails.key(photo, effect, bench.paint(id, photo.id()));
-            cells.add(new ProofRun.Cell(id, photo.id(), key));
+          (head, effectKey) -> {
+            String paintKey = paint.get(head.id()).getOrDefault(photo.id(), "");
+            cells.add(new Cell(head, photo, thumbnails.key(photo, effectKey, paintKey)));
           });
     }
     return cells;
   }
 
-  private boolean isMade(ProofRun.Cell cell) {
+  private boolean isMade(Cell cell) {
     return thumbnails.isKept(cell.key());
   }
 
-  /** The picture of a cell. */
-  byte[] picture(String key) {
-    return thumbnails
-        .find(key)
-        .orElseThrow(() -> new NotFound("This proof has not been rendered yet."));
+  private static String subject(long kitId) {
+    return "kit:" + kitId;
+  }
+
+  Optional<Job> last(long kitId) {
+    return jobs.getObject().last(ID, subject(kitId));
   }
 
   /** Starts making what is missing; a run that is under way goes on. */
   synchronized void start(long kitId) {
-    ProofRun old = runs.get(kitId);
-    if (old != null && old.isRunning()) {
-      return;
-    }
-    List<ProofRun.Cell> cells = cells(kitId);
-    List<ProofRun.Cell> missing = cells.stream().filter(c -> !isMade(c)).toList();
-    ProofRun run = new ProofRun(cells, missing);
-    runs.put(kitId, run);
-    for (int i = 0; i < WORKERS; i++) {
-      workers.execute(() -> work(run));
+    String name = kits.kit(kitId).name();
+    if (last(kitId).filter(job -> job.state().isOpen()).isEmpty()) {
+      String request = Json.write(Json.object("kit", kitId));
+      jobs.getObject().start(ID, subject(kitId), "Proof sheet of “%s”".formatted(name), request);
     }
   }
 
   /** Stops after the cells that are being rendered; those that are done stay. */
   void stop(long kitId) {
-    ProofRun run = runs.get(kitId);
-    if (run != null) {
-      run.stop();
-    }
+    last(kitId).ifPresent(job -> jobs.getObject().stop(job.id()));
   }
 
   /**
-   * How far a sheet has come.
+   * How far the kit's sheet has come, as its page takes it: at first all that is there, row by row;
+   * then only what is new.
    *
-   * @param progress of the run that is under way, or by what is on the disk
-   * @param made cells whose pictures are there
+   * @param since place in the log that the page has come to; −1 at first
    */
-  record State(ProofRun.Progress progress, List<ProofRun.Cell> made) {}
-
-  /** How far the kit's sheet has come; a run that is under way is not worked out anew. */
-  State state(long kitId) {
-    ProofRun run = runs.get(kitId);
-    boolean running = run != null && run.isRunning();
-    List<ProofRun.Cell> sheet = running ? run.sheet() : cells(kitId);
-    List<ProofRun.Cell> made = sheet.stream().filter(this::isMade).toList();
-    ProofRun.Progress progress =
-        running ? run.progress() : new ProofRun.Progress(made.size(), sheet.size(), false, 0);
-    return new State(progress, made);
-  }
-
-  /** Whether the maker stopped the last run of this kit. */
-  boolean wasStopped(long kitId) {
-    ProofRun run = runs.get(kitId);
-    return run != null && run.wasStopped();
-  }
-
-  private void work(ProofRun run) {
-    for (ProofRun.Cell cell = run.take(); cell != null; cell = run.take()) {
-      try {
-        make(cell);
-      } catch (RuntimeException e) {
-        // One cell that fails, such as of an effect removed meanwhile, must not lose the sheet.
-        LOG.warn("proof of effect {} on photo {} failed", cell.effect(), cell.photo(), e);
-      } finally {
-        run.finished();
+  Map<String, Object> state(long kitId, int since) {
+    Optional<Job> job = last(kitId);
+    Made log = madeOf(kitId);
+    int place = log.size();
+    Map<String, Object> out = new LinkedHashMap<>();
+    if (since < 0) {
+      Map<String, StringBuilder> rows = new LinkedHashMap<>();
+      int done = 0;
+      List<Cell> cells = cells(kitId);
+      for (Cell cell : cells) {
+        boolean there = isMade(cell);
+        done += there ? 1 : 0;
+        rows.computeIfAbsent(String.valueOf(cell.photo().id()), p -> new StringBuilder())
+            .append(there ? '1' : '0');
       }
+      out.put(
+          "rows",
+          rows.entrySet().stream().map(r -> List.of(r.getKey(), r.getValue().toString())).toList());
+      out.put("done", done);
+      out.put("total", cells.size());
+    } else {
+      out.put("made", log.since(since));
     }
+    out.put("since", place);
+    job.ifPresent(j -> out.put("job", j.shown()));
+    return out;
   }
 
-  private void make(ProofRun.Cell cell) {
-    Photo photo = photos.get(cell.photo());
-    Effect effect = effects.effect(effects.get(cell.effect()));
-    thumbnails.through(photo, effect, bench.paint(cell.effect(), cell.photo()));
+  @Override
+  public String id() {
+    return ID;
   }
 
-  @PreDestroy
-  void close() {
-    runs.values().forEach(ProofRun::stop);
-    workers.shutdown();
+  @Override
+  public boolean goesOn() {
+    return true;
+  }
+
+  @Override
+  public void run(JobRun run) throws IOException {
+    long kitId = run.request().whole("kit");
+    Made log = madeOf(kitId);
+    List<Cell> cells = cells(kitId);
+    List<Cell> missing = cells.stream().filter(c -> !isMade(c)).toList();
+    run.total(cells.size(), cells.size() - missing.size());
+    run.each(
+        missing,
+        true,
+        cell -> "%s on %s".formatted(cell.effect().name(), cell.photo().name()),
+        cell -> (long) Thumbnails.LONG_SIDE * Thumbnails.LONG_SIDE,
+        cell -> {
+          make(cell);
+          log.add(cell.effect().id(), cell.photo().id());
+        });
+  }
+
+  private void make(Cell cell) {
+    bench.small(cell.effect().id(), cell.photo().id()).picture();
   }
 }

@@ -1,19 +1,20 @@
 package org.nineveils.app.proofs;
 
-import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import org.nineveils.app.kits.KitService;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.document.Json;
-import org.springframework.http.CacheControl;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 
 /** The page of a proof sheet, its progress and its pictures. */
@@ -41,30 +42,36 @@ class ProofsController {
   String sheet(@PathVariable("kit") long kitId, Model model) {
     model.addAttribute("kit", kits.kit(kitId));
     model.addAttribute("kits", kits.kits());
-    model.addAttribute("sections", kits.filled(kitId));
-    model.addAttribute("photos", photos.all(Side.WALL));
-    model.addAttribute("stopped", proofs.wasStopped(kitId));
+    List<Object> columns = new ArrayList<>();
+    for (Rows.FilledSection filled : kits.filled(kitId)) {
+      String section = filled.section().number() + " " + filled.section().name();
+      filled.effects().forEach(e -> columns.add(List.of(e.id(), e.name(), section)));
+    }
+    List<Photo> wall = photos.all(Side.WALL);
+    model.addAttribute("empty", wall.isEmpty());
+    model.addAttribute(
+        "data",
+        Json.write(
+            Json.object(
+                "kit", kitId,
+                "effects", columns,
+                "photos", wall.stream().map(p -> List.of(p.id(), p.name())).toList())));
     return "proofs/sheet";
   }
 
-  /** Progress, and every cell that is there, by effect and photo. */
+  /** How far it is: at first every cell that is there, then those that are new since a place. */
   @GetMapping("/api/proofs/{kit}")
   @ResponseBody
-  Map<String, Object> progress(@PathVariable("kit") long kitId) {
-    ProofService.State state = proofs.state(kitId);
-    ProofRun.Progress p = state.progress();
-    return Json.object(
-        "done", p.done(),
-        "total", p.total(),
-        "running", p.running(),
-        "secondsLeft", p.secondsLeft(),
-        "cells", state.made());
+  Map<String, Object> progress(
+      @PathVariable("kit") long kitId,
+      @RequestParam(name = "since", defaultValue = "-1") int since) {
+    kits.kit(kitId);
+    return proofs.state(kitId, since);
   }
 
   @PostMapping("/api/proofs/{kit}/start")
   @ResponseBody
   Map<String, Object> start(@PathVariable("kit") long kitId) {
-    kits.kit(kitId);
     proofs.start(kitId);
     return Map.of();
   }
@@ -74,14 +81,5 @@ class ProofsController {
   Map<String, Object> stop(@PathVariable("kit") long kitId) {
     proofs.stop(kitId);
     return Map.of();
-  }
-
-  /** A cell's picture; its name changes with its content, so the browser may keep it. */
-  @GetMapping("/proofs/cell/{key}")
-  ResponseEntity<byte[]> cell(@PathVariable("key") String key) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.IMAGE_JPEG)
-        .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
-        .body(proofs.picture(key));
   }
 }

@@ -2,12 +2,12 @@ package org.nineveils.app.render;
 
 import java.nio.charset.StandardCharsets;
 import org.nineveils.kit.Names;
-import org.nineveils.picture.PictureFormat;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.context.request.WebRequest;
 
 /** HTTP answers that carry pictures and files. */
 public final class Answers {
@@ -21,18 +21,24 @@ public final class Answers {
         .body(packet);
   }
 
-  /** A small JPEG; the browser asks again each time, since its address does not change. */
-  public static ResponseEntity<byte[]> jpeg(byte[] jpeg) {
+  /**
+   * A small JPEG; the browser asks each time whether it is still the same, and it is neither made
+   * nor read where it is.
+   */
+  public static ResponseEntity<byte[]> jpeg(Thumbnails.Small small, WebRequest request) {
+    if (request.checkNotModified("\"" + small.key() + "\"")) {
+      return null;
+    }
+    return jpeg(small.picture(), small.key());
+  }
+
+  /** A JPEG whose name changes with its content. */
+  public static ResponseEntity<byte[]> jpeg(byte[] jpeg, String key) {
     return ResponseEntity.ok()
         .contentType(MediaType.IMAGE_JPEG)
         .cacheControl(CacheControl.noCache())
+        .eTag("\"" + key + "\"")
         .body(jpeg);
-  }
-
-  /** A finished picture to keep. */
-  public static ResponseEntity<byte[]> picture(byte[] bytes, PictureFormat format, String... name) {
-    return download(
-        bytes, MediaType.parseMediaType(format.mediaType()), named(name) + "." + format.ending());
   }
 
   /** A file to keep. */
@@ -46,7 +52,7 @@ public final class Answers {
         .body(bytes);
   }
 
-  private static String named(String... parts) {
+  static String named(String... parts) {
     return String.join("-", java.util.Arrays.stream(parts).map(Names::slug).toList());
   }
 }

@@ -2,18 +2,19 @@ package org.nineveils.app.render;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.data.Blobs;
-import org.nineveils.app.data.Recent;
-import org.nineveils.app.web.NotFound;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Weights;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Scaling;
 import org.nineveils.picture.Shelf;
-import org.nineveils.release.PackageLimits;
+import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.colour.ColourTable;
 import org.nineveils.veil.colour.CubeFile;
 import org.springframework.stereotype.Service;
@@ -21,35 +22,38 @@ import org.springframework.stereotype.Service;
 /** Pictures that veils lay over photos: kept as files, those used last also as pixels. */
 @Service
 public class PlacedPictures implements Shelf {
-  private static final int KEPT = 6;
   private static final int SMALL_LONG_SIDE = 160;
   private static final float SMALL_QUALITY = 0.85f;
 
   private final Blobs blobs;
-  private final Map<String, Picture> decoded = new Recent<>(KEPT);
+  private final org.nineveils.app.memory.Shelf<Size, Picture> decoded;
 
-  PlacedPictures(Blobs blobs) {
+  /** A picture at a long side; {@link #WHOLE} for its own size. */
+  private record Size(String sha, int longSide) {}
+
+  private static final int WHOLE = 0;
+
+  PlacedPictures(Blobs blobs, Budget budget) {
     this.blobs = blobs;
+    this.decoded = budget.shelf("placed pictures", Weights::picture);
   }
 
   /**
    * Takes a file in, if it is a JPEG or PNG that can be read to the end and fits into a release.
    *
    * @return its name on the shelf
-   * @throws IllegalArgumentException with a sentence if it is not
+   * @throws Refusal with a sentence if it is not
    */
   public String take(String fileName, byte[] file) {
-    if (file.length > PackageLimits.MAX_ENTRY_BYTES) {
-      throw new IllegalArgumentException(
+    if (file.length > Limits.RELEASE_ENTRY_BYTES) {
+      throw new Refusal(
           "“%s” has %d MB; a picture that goes into effects may have %d MB."
-              .formatted(fileName, file.length >> 20, PackageLimits.MAX_ENTRY_BYTES >> 20));
+              .formatted(fileName, file.length >> 20, Limits.RELEASE_ENTRY_BYTES >> 20));
     }
     PictureFormat.ofBytes(file, fileName);
     Picture picture = PictureReader.read(file, fileName);
     String sha = blobs.put(file);
-    synchronized (decoded) {
-      decoded.put(sha, picture);
-    }
+    decoded.put(new Size(sha, WHOLE), picture);
     return sha;
   }
 
@@ -57,19 +61,19 @@ public class PlacedPictures implements Shelf {
    * Takes a colour table in, as text or as a picture, and keeps it as a picture.
    *
    * @return its name on the shelf
-   * @throws IllegalArgumentException with a sentence if it is none
+   * @throws Refusal with a sentence if it is none
    */
   public String takeTable(String fileName, byte[] file) {
     if (fileName.toLowerCase(Locale.ROOT).endsWith(".cube")) {
-      if (file.length > PackageLimits.MAX_ENTRY_BYTES * 2) {
-        throw new IllegalArgumentException("“%s” is too large for a table.".formatted(fileName));
+      if (file.length > Limits.TABLE_BYTES) {
+        throw new Refusal("“%s” is too large for a table.".formatted(fileName));
       }
       Picture table = CubeFile.read(new String(file, StandardCharsets.UTF_8), fileName);
       return take(fileName, PictureWriter.png16(table));
     }
     Picture picture = PictureReader.read(file, fileName);
     if (ColourTable.side(picture).isEmpty()) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "“%s” is no colour table: it has %d × %d pixels, which is no cube of up to %d entries."
               .formatted(fileName, picture.width(), picture.height(), ColourTable.MOST));
     }
@@ -83,14 +87,20 @@ public class PlacedPictures implements Shelf {
 
   @Override
   public Optional<Picture> find(String sha) {
-    synchronized (decoded) {
-      Picture found = decoded.get(sha);
-      if (found == null && blobs.has(sha)) {
-        found = PictureReader.read(blobs.get(sha), sha);
-        decoded.put(sha, found);
-      }
-      return Optional.ofNullable(found);
-    }
+    return blobs.has(sha) ? Optional.of(whole(sha)) : Optional.empty();
+  }
+
+  private Picture whole(String sha) {
+    return decoded.get(new Size(sha, WHOLE), () -> PictureReader.read(blobs.get(sha), sha));
+  }
+
+  /** One texture for all that lay it at that size, however it is turned or moved. */
+  @Override
+  public Optional<Picture> find(String sha, int longSide) {
+    return blobs.has(sha)
+        ? Optional.of(
+            decoded.get(new Size(sha, longSide), () -> Scaling.toLongSide(whole(sha), longSide)))
+        : Optional.empty();
   }
 
   /** The picture, small, as a JPEG. */

@@ -34,6 +34,6 @@ class PlacedPicturesController {
 
   @GetMapping("/pictures/{sha}/small")
   ResponseEntity<byte[]> small(@PathVariable("sha") String sha) {
-    return Answers.jpeg(pictures.small(sha));
+    return Answers.jpeg(pictures.small(sha), sha);
   }
 }

@@ -5,6 +5,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.context.request.WebRequest;
 
 /** Small pictures of plain photos, for lists and strips. */
 @Controller
@@ -18,7 +19,7 @@ class SmallPhotoController {
   }
 
   @GetMapping("/photos/{id}/small")
-  ResponseEntity<byte[]> small(@PathVariable("id") long id) {
-    return Answers.jpeg(thumbnails.plain(photos.get(id)));
+  ResponseEntity<byte[]> small(@PathVariable("id") long id, WebRequest request) {
+    return Answers.jpeg(thumbnails.plain(photos.get(id)), request);
   }
 }

@@ -3,6 +3,8 @@ package org.nineveils.app.render;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.BudgetKeep;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.document.Json;
@@ -33,17 +35,18 @@ import org.springframework.stereotype.Service;
  */
 @Service
 public class StageRenderer {
-  private static final long KEPT_COVERAGE = 24_000_000;
-
   private final PhotoService photos;
   private final PlacedPictures shelf;
-  private final CoverageCache coverage = new CoverageCache(KEPT_COVERAGE);
-  private final Preparations preparations = new Preparations();
-  private final Views views = new Views();
+  private final CoverageCache coverage;
+  private final Preparations preparations;
+  private final Views views;
 
-  StageRenderer(PhotoService photos, PlacedPictures shelf) {
+  StageRenderer(PhotoService photos, PlacedPictures shelf, Budget budget) {
     this.photos = photos;
     this.shelf = shelf;
+    this.coverage = new CoverageCache(new BudgetKeep<>(budget, "coverage"));
+    this.preparations = new Preparations(new BudgetKeep<>(budget, "prepared maths"));
+    this.views = new Views(budget);
   }
 
   /**
@@ -69,6 +72,7 @@ public class StageRenderer {
     LiveView view = views.live(request.view());
     synchronized (view) { // its picture changes with the next request
       LiveView.Finished next = view.render(source, stack, manner);
+      views.rendered(request.view(), view);
       boolean patch = request.have() == next.turn() - 1 && !next.changed().equals(source.area());
       Area area = patch ? next.changed() : source.area();
       Map<String, Object> head = head(photo, source, area);

@@ -2,6 +2,7 @@ package org.nineveils.app.render;
 
 import org.nineveils.document.Fields;
 import org.nineveils.picture.Area;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
 
 /**
@@ -20,13 +21,13 @@ public record StageRequest(int longSide, Area area, String view, boolean plain, 
   public static StageRequest parse(Fields f) {
     int longSide = f.whole("longSide");
     if (longSide < 1 || longSide > MAX_LONG_SIDE) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "The long side must be 1 to %d pixels, but was %d.".formatted(MAX_LONG_SIDE, longSide));
     }
     Area area = null;
     if (f.has("area")) {
       Fields a = f.object("area");
-      area = new Area(a.whole("x"), a.whole("y"), a.whole("width"), a.whole("height"));
+      area = area(a.whole("x"), a.whole("y"), a.whole("width"), a.whole("height"));
     }
     return new StageRequest(
         longSide,
@@ -34,6 +35,15 @@ public record StageRequest(int longSide, Area area, String view, boolean plain, 
         f.text("view", ""),
         f.flag("plain", false),
         f.has("have") ? f.whole("have") : -1);
+  }
+
+  private static Area area(int x, int y, int width, int height) {
+    if (x < 0 || y < 0 || width < 1 || height < 1) {
+      throw new Refusal(
+          "The wanted part of the picture must hold a pixel and begin within it, but was %d, %d, %d × %d."
+              .formatted(x, y, width, height));
+    }
+    return new Area(x, y, width, height);
   }
 
   /** The stack to render: the given one, or none where the plain photo is wanted. */

@@ -2,13 +2,10 @@ package org.nineveils.app.render;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
-import java.util.Optional;
+import java.util.function.Supplier;
 import org.nineveils.app.data.PictureCache;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
-import org.nineveils.document.EffectJson;
-import org.nineveils.document.Json;
-import org.nineveils.document.PaintJson;
 import org.nineveils.mask.Paint;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureWriter;
@@ -24,35 +21,59 @@ import org.springframework.stereotype.Service;
 @Service
 public class Thumbnails {
   /** Long side of a small picture, pixels. */
-  public static final int LONG_SIDE = 400;
+  public static final int LONG_SIDE = PhotoService.SMALL;
 
   private static final float QUALITY = 0.9f;
 
   private final PhotoService photos;
   private final PictureCache cache;
   private final Manner manner;
+  private final String build;
 
-  Thumbnails(PhotoService photos, PictureCache cache, PlacedPictures shelf) {
+  Thumbnails(PhotoService photos, PictureCache cache, PlacedPictures shelf, EngineBuild build) {
     this.photos = photos;
     this.cache = cache;
     this.manner = Manner.exact().quick(true).picturesFrom(shelf);
+    this.build = build.name();
+  }
+
+  /**
+   * A small picture before it is made: its name changes with all that it depends on, the engine
+   * included, so it serves as a strong validator.
+   */
+  public record Small(String key, Supplier<byte[]> make) {
+    /** The picture as JPEG, made and kept unless it was before. */
+    public byte[] picture() {
+      return make.get();
+    }
   }
 
   /** The plain photo, small. */
-  public byte[] plain(Photo photo) {
-    return through(photo, Effect.empty(), Map.of());
+  public Small plain(Photo photo) {
+    return through(photo, "", Effect::empty, "", Map::of);
   }
 
-  /** The photo through an effect, small. */
-  public byte[] through(Photo photo, Effect effect, Map<String, Paint> paint) {
-    return cache.get(
-        key(photo, effect, paint),
-        () -> PictureWriter.jpeg(render(photo, effect, paint, LONG_SIDE), QUALITY));
-  }
-
-  /** The small picture, if it was made before. */
-  public Optional<byte[]> find(String key) {
-    return cache.find(key);
+  /**
+   * The photo through an effect, small. Neither effect nor paint is read where the picture is kept.
+   *
+   * @param effectKey changes with the effect
+   * @param paintKey changes with the paint; empty for none
+   */
+  public Small through(
+      Photo photo,
+      String effectKey,
+      Supplier<Effect> effect,
+      String paintKey,
+      Supplier<Map<String, Paint>> paint) {
+    String key = key(photo, effectKey, paintKey);
+    return new Small(
+        key,
+        () ->
+            cache.get(
+                key,
+                () ->
+                    PictureWriter.jpeg(
+                        render(photo, effect.get(), paint.get(), LONG_SIDE), QUALITY)));
   }
 
   /** Whether the small picture of that name was made before. */
@@ -60,22 +81,21 @@ public class Thumbnails {
     return cache.has(key);
   }
 
-  /** Name of a small picture: changes with all that it depends on. */
-  public String key(Photo photo, Effect effect, Map<String, Paint> paint) {
-    String all =
-        Json.write(
-            Json.object(
-                "photo", photo.sha(),
-                "effect", EffectJson.format(effect),
-                "paint", PaintJson.format(paint),
-                "size", LONG_SIDE));
+  /** Name of a small picture. */
+  public String key(Photo photo, String effectKey, String paintKey) {
+    String all = String.join("|", build, photo.sha(), effectKey, paintKey, "" + LONG_SIDE);
     return Checksums.sha256(all.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** What stands for an effect in names of small pictures. */
+  public static String effectKey(String doc) {
+    return Checksums.sha256(doc.getBytes(StandardCharsets.UTF_8));
   }
 
   /** The photo through an effect, as a picture of at most that long side. */
   public Picture render(Photo photo, Effect effect, Map<String, Paint> paint, int longSide) {
     Stack stack = Stack.of(new Bundle(effect.veils(), paint, 1));
-    Picture source = photos.scaled(photo, longSide);
+    Picture source = photos.once(photo, longSide);
     return Renderer.render(source, source.area(), stack, manner);
   }
 }

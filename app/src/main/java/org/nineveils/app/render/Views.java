@@ -3,6 +3,8 @@ package org.nineveils.app.render;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicLong;
 import org.nineveils.app.data.Recent;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Shelf;
 import org.nineveils.stack.Cancel;
 import org.nineveils.stack.LiveView;
 
@@ -10,11 +12,12 @@ import org.nineveils.stack.LiveView;
 final class Views {
   private static final int MOST_NAMES = 256;
 
-  /** Views whose pictures are kept: some 36 bytes a pixel each. */
-  private static final int MOST_LIVE = 4;
-
   private final Map<String, AtomicLong> turns = new Recent<>(MOST_NAMES);
-  private final Map<String, LiveView> live = new Recent<>(MOST_LIVE);
+  private final Shelf<String, LiveView> live;
+
+  Views(Budget budget) {
+    this.live = budget.shelf("stages", LiveView::bytes);
+  }
 
   /**
    * Tells a request that a newer one of the same view has come; never for a view without a name.
@@ -29,7 +32,12 @@ final class Views {
   }
 
   /** What a view remembers of its last picture. */
-  synchronized LiveView live(String view) {
-    return live.computeIfAbsent(view, v -> new LiveView());
+  LiveView live(String view) {
+    return live.get(view, LiveView::new);
+  }
+
+  /** Weighs a view anew, after it has rendered. */
+  void rendered(String view, LiveView rendered) {
+    live.put(view, rendered);
   }
 }

@@ -2,6 +2,7 @@ package org.nineveils.app.swatches;
 
 import java.util.List;
 import java.util.Optional;
+import org.nineveils.kit.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -31,20 +32,22 @@ class SwatchStore {
   }
 
   boolean nameTaken(String mark, String name) {
-    return db.sql("select exists (select 1 from swatch where mark = ? and name = ?)")
-        .params(mark, name)
+    return db.sql("select exists (select 1 from swatch where mark = ? and name_key = ?)")
+        .params(mark, Names.key(name))
         .query(Boolean.class)
         .single();
   }
 
   void add(String mark, String name, String doc) {
-    db.sql("insert into swatch (mark, name, doc) values (?, ?, ?)")
-        .params(mark, name, doc)
+    db.sql("insert into swatch (mark, name, name_key, doc) values (?, ?, ?, ?)")
+        .params(mark, name, Names.key(name), doc)
         .update();
   }
 
   void rename(long id, String name) {
-    db.sql("update swatch set name = ? where id = ?").params(name, id).update();
+    db.sql("update swatch set name = ?, name_key = ? where id = ?")
+        .params(name, Names.key(name), id)
+        .update();
   }
 
   void remove(long id) {

@@ -2,10 +2,10 @@ package org.nineveils.app.swatches;
 
 import java.util.List;
 import org.nineveils.app.collections.CollectionService;
-import org.nineveils.app.data.Journal;
+import org.nineveils.app.fault.Conflict;
+import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.swatches.SwatchStore.Swatch;
-import org.nineveils.app.web.Conflict;
-import org.nineveils.app.web.NotFound;
+import org.nineveils.app.undo.Journal;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
@@ -58,7 +58,7 @@ public class Swatches {
     edit(
         "rename the swatch " + old.name(),
         () -> {
-          if (!name.equalsIgnoreCase(old.name())) {
+          if (!Names.key(name).equals(Names.key(old.name()))) {
             checkName(old.mark(), name);
           }
           store.rename(id, name);

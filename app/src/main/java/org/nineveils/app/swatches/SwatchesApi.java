@@ -1,9 +1,11 @@
 package org.nineveils.app.swatches;
 
+import java.util.LinkedHashMap;
 import java.util.Map;
-import org.nineveils.app.data.Journal;
 import org.nineveils.app.swatches.SwatchStore.Swatch;
-import org.nineveils.app.web.Undo;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Steps;
+import org.nineveils.app.undo.Undo;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
@@ -14,7 +16,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Swatches of the maker; every answer holds all of them as they are now. */
@@ -31,7 +32,9 @@ class SwatchesApi {
 
   @GetMapping
   Map<String, Object> all() {
-    return Map.of("swatches", swatches.all().stream().map(SwatchesApi::shown).toList());
+    return Json.object(
+        "swatches", swatches.all().stream().map(SwatchesApi::shown).toList(),
+        "undo", Undo.of(journal, Swatches.SCOPE));
   }
 
   private static Map<String, Object> shown(Swatch s) {
@@ -64,8 +67,9 @@ class SwatchesApi {
   }
 
   @PostMapping("/undo")
-  Map<String, Object> undo(@RequestParam("redo") boolean redo) {
-    Undo.run(journal, Swatches.SCOPE, redo);
-    return all();
+  Map<String, Object> undo(Steps steps) {
+    Map<String, Object> out = new LinkedHashMap<>(Undo.run(journal, Swatches.SCOPE, steps));
+    out.putAll(all());
+    return out;
   }
 }

@@ -11,6 +11,9 @@ class Announcement implements ApplicationListener<ApplicationReadyEvent> {
   @Override
   public void onApplicationEvent(ApplicationReadyEvent event) {
     Environment environment = event.getApplicationContext().getEnvironment();
+    if (!environment.getProperty("nineveils.tidy", "").isEmpty()) {
+      return; // it does not stay
+    }
     System.out.printf(
         "%nNine Veils is ready: http://%s:%s/%nStop it with Ctrl+C; everything is saved as it is made.%n",
         environment.getProperty("server.address"), environment.getProperty("local.server.port"));

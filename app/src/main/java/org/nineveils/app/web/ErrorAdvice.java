@@ -2,8 +2,14 @@ package org.nineveils.app.web;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Map;
+import org.nineveils.app.fault.Conflict;
+import org.nineveils.app.fault.Faults;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.undo.Obstacle;
 import org.nineveils.document.DocumentException;
 import org.nineveils.picture.PictureException;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.release.ReleaseException;
 import org.nineveils.stack.Cancelled;
 import org.slf4j.Logger;
@@ -27,12 +33,20 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 @ControllerAdvice
 class ErrorAdvice {
   private static final Logger LOG = LoggerFactory.getLogger(ErrorAdvice.class);
+  private static final String NO_MEMORY =
+      "There was not enough memory for this. What was saved before is safe; wait for other work to end, then try again.";
+
+  private final Budget budget;
+
+  ErrorAdvice(Budget budget) {
+    this.budget = budget;
+  }
 
   @ExceptionHandler({
     DocumentException.class,
     PictureException.class,
     ReleaseException.class,
-    IllegalArgumentException.class
+    Refusal.class
   })
   Object unusable(RuntimeException fault, HttpServletRequest request) {
     return answer(HttpStatus.UNPROCESSABLE_CONTENT, fault.getMessage(), request);
@@ -50,7 +64,19 @@ class ErrorAdvice {
 
   @ExceptionHandler(Conflict.class)
   Object conflict(Conflict fault, HttpServletRequest request) {
-    return answer(HttpStatus.CONFLICT, fault.getMessage(), request);
+    return fault.isStale()
+        ? ResponseEntity.status(HttpStatus.CONFLICT)
+            .contentType(MediaType.APPLICATION_JSON)
+            .body(Map.of("sentence", fault.getMessage(), "stale", true))
+        : answer(HttpStatus.CONFLICT, fault.getMessage(), request);
+  }
+
+  /** Something stands in the way of undo: the answer says what can be done about it. */
+  @ExceptionHandler(Obstacle.class)
+  ResponseEntity<Map<String, Object>> obstacle(Obstacle fault) {
+    return ResponseEntity.status(HttpStatus.CONFLICT)
+        .contentType(MediaType.APPLICATION_JSON)
+        .body(Map.of("sentence", fault.getMessage(), "offers", fault.offers()));
   }
 
   /** The browser went away before the answer was written: nobody is left to tell. */
@@ -84,8 +110,20 @@ class ErrorAdvice {
         HttpStatus.BAD_REQUEST, "The request does not make sense; nothing was changed.", request);
   }
 
+  /** Our own faults are logged and never shown, those of the machine said in words. */
   @ExceptionHandler(Exception.class)
   Object unexpected(Exception fault, HttpServletRequest request) {
+    if (fault.getCause() instanceof OutOfMemoryError) {
+      budget.giveWay();
+      return answer(HttpStatus.SERVICE_UNAVAILABLE, NO_MEMORY, request);
+    }
+    String sentence = Faults.sentence(fault);
+    if (!sentence.isEmpty()) {
+      LOG.warn("{} {}: {}", request.getMethod(), request.getRequestURI(), fault.getMessage());
+      boolean full = sentence.contains("full");
+      HttpStatus status = full ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE;
+      return answer(status, sentence, request);
+    }
     LOG.error("unexpected fault at {} {}", request.getMethod(), request.getRequestURI(), fault);
     return answer(
         HttpStatus.INTERNAL_SERVER_ERROR,

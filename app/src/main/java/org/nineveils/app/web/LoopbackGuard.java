@@ -1,6 +1,7 @@
 package org.nineveils.app.web;
 
 import java.net.InetAddress;
+import org.nineveils.app.start.CannotStart;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
@@ -10,19 +11,17 @@ import org.springframework.stereotype.Component;
 @Component
 class LoopbackGuard implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
   private final InetAddress address;
-  private final String password;
+  private final Password password;
 
-  LoopbackGuard(
-      @Value("${server.address}") InetAddress address,
-      @Value("${nineveils.password}") String password) {
+  LoopbackGuard(@Value("${server.address}") InetAddress address, Password password) {
     this.address = address;
     this.password = password;
   }
 
   @Override
   public void customize(TomcatServletWebServerFactory factory) {
-    if (!address.isLoopbackAddress() && password.isEmpty()) {
-      throw new IllegalStateException(
+    if (!address.isLoopbackAddress() && !password.isSet()) {
+      throw new CannotStart(
           "Set NINEVEILS_PASSWORD before listening on %s: other machines reach that address."
               .formatted(address.getHostAddress()));
     }

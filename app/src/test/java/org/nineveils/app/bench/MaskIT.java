@@ -44,7 +44,7 @@ class MaskIT extends BenchTrial {
     assertThat(bench.colour(0.75, 0.8)).isEqualTo(other);
     Fields rule = veils().get(0).object("mask").objects("rules", r -> r).get(1);
     assertThat(rule.object("settings").list("colours")).hasSize(1);
-    assertThat(stored().object("paint").raw()).as("picking does not paint").isEmpty();
+    assertThat(stored().object("painted").raw()).as("picking does not paint").isEmpty();
 
     page.locator(".swatch").click();
     bench.settle();
@@ -120,12 +120,12 @@ class MaskIT extends BenchTrial {
     bench.settle();
     assertThat(bench.light(0.75, 0.2)).isEqualTo(beside);
     assertThat(bench.light(0.5, 0.5)).isLessThan(once);
-    assertThat(stored().object("paint").raw()).hasSize(2);
+    assertThat(stored().object("painted").raw()).hasSize(2);
 
     page.keyboard().press("Control+z");
     bench.settle();
     assertThat(bench.light(0.75, 0.2)).isEqualTo(everywhere);
-    assertThat(stored().object("paint").raw()).hasSize(1);
+    assertThat(stored().object("painted").raw()).hasSize(1);
   }
 
   @Test

@@ -53,8 +53,9 @@ class OverlayIT extends BenchTrial {
         "PUT",
         "/api/collections/" + id,
         """
-        {"name": "Paper", "version": "1.0", "licence": "", "notes": "", "kits": ["1"]}""");
-    http.json("POST", "/api/collections/" + id + "/pack", "");
+        {"rev": 1, "label": "fill", "collection":
+          {"name": "Paper", "version": "1.0", "licence": "", "notes": "", "kits": [1]}}""");
+    http.job("/api/collections/" + id + "/pack", "");
     Page other = page.context().newPage();
     other.navigate("/collections/" + id);
     byte[] file = new org.nineveils.app.testing.Workplace(other).download("a[download]");

@@ -20,10 +20,17 @@ class CollectionsIT {
   private final RunningApp app = RunningApp.demo();
   private final Http http = new Http(app);
 
-  private static String collection(String name, String version) {
+  private String collection(String id, String version, String notes) {
+    var now = Json.read(http.get("/api/collections/" + id).body(), "");
     return """
-        {"name": "%s", "version": "%s", "licence": "One line.", "notes": "Hello.", "kits": ["1"]}"""
-        .formatted(name, version);
+        {"rev": %d, "label": "fill", "collection": {"name": "%s", "version": "%s",
+         "licence": "One line.", "notes": "%s", "kits": [1]}}"""
+        .formatted(now.whole("rev"), now.object("collection").text("name"), version, notes);
+  }
+
+  private void change(String id, String version, String notes) {
+    String body = collection(id, version, notes);
+    assertThat(http.json("PUT", "/api/collections/" + id, body).statusCode()).isEqualTo(200);
   }
 
   private String start(String name) {
@@ -48,7 +55,7 @@ class CollectionsIT {
       assertThat(page.locator("[name=licence]").inputValue()).isEqualTo("For one studio.");
       page.locator(".crumbs").click();
       page.keyboard().press("Control+z");
-      page.getByText("Taken back: change Second Light").waitFor();
+      page.getByText("Taken back: licence of Second Light").waitFor();
       assertThat(page.locator("[name=licence]").inputValue()).isEmpty();
 
       page.locator("[name=version]").fill("soon");
@@ -62,22 +69,58 @@ class CollectionsIT {
   @Test
   void packingTwiceFromOneStateGivesOneFileAndAChangedStateAsksForAVersion() throws Exception {
     String id = start("Third Light");
-    http.json("PUT", "/api/collections/" + id, collection("Third Light", "1.0"));
-    String first = http.json("POST", "/api/collections/" + id + "/pack", "").body();
-    assertThat(first).contains("Packed “Third Light” 1.0 with 24 effects.");
-    assertThat(http.json("POST", "/api/collections/" + id + "/pack", "").body())
-        .contains("the file is the same");
+    String pack = "/api/collections/" + id + "/pack";
+    change(id, "1.0", "Hello.");
+    assertThat(http.job(pack, "").text("said"))
+        .isEqualTo("Packed “Third Light” 1.0 with 24 effects.");
+    assertThat(http.job(pack, "").text("said")).contains("the file is the same");
 
-    http.json(
-        "PUT",
-        "/api/collections/" + id,
-        collection("Third Light", "1.0").replace("Hello", "Changed"));
-    var refused = http.json("POST", "/api/collections/" + id + "/pack", "");
-    assertThat(refused.statusCode()).isEqualTo(409);
-    assertThat(refused.body()).contains("Raise the version");
-    http.json("PUT", "/api/collections/" + id, collection("Third Light", "1.1"));
-    assertThat(http.json("POST", "/api/collections/" + id + "/pack", "").statusCode())
-        .isEqualTo(200);
+    change(id, "1.0", "Changed.");
+    var refused = http.job(pack, "");
+    assertThat(refused.text("state")).isEqualTo("failed");
+    assertThat(refused.text("said")).contains("Raise the version");
+    change(id, "1.1", "Changed.");
+    assertThat(http.job(pack, "").text("state")).isEqualTo("done");
+  }
+
+  /** A version that is out is out, whatever becomes of the collection and of undo. */
+  @Test
+  void aPackedVersionStaysWhenItsCollectionIsRemovedBroughtBackAndChanged() {
+    String id = start("Fourth Light");
+    String pack = "/api/collections/" + id + "/pack";
+    change(id, "1.0", "Hello.");
+    http.job(pack, "");
+    http.json("DELETE", "/api/collections/" + id, "");
+    http.json("POST", "/api/collections/undo?redo=false", "");
+    change(id, "1.0", "Other words.");
+    assertThat(http.job(pack, "").text("said")).contains("Raise the version");
+    assertThat(http.get("/collections/" + id).body()).contains("Download");
+  }
+
+  @Test
+  void theFormOfASecondTabIsToldAndLosesNothingOfTheFirst() {
+    String id = start("Fifth Light");
+    try (var first = app.page();
+        var second = app.page()) {
+      first.page().navigate("/collections/" + id);
+      second.page().navigate("/collections/" + id);
+      first.page().locator("[name=licence]").fill("Mine.");
+      first.page().locator("[name=licence]").press("Tab");
+      first
+          .page()
+          .waitForFunction(
+              "() => document.querySelector('[data-saved]').textContent === 'Saved' && !document.querySelector('[data-undo-button]').disabled");
+      second.page().locator("[name=notes]").fill("Theirs.");
+      second.page().locator("[name=notes]").press("Tab");
+      second.page().locator(".said.is-fault").waitFor();
+      assertThat(second.page().locator("[name=licence]").inputValue()).isEqualTo("Mine.");
+      second.page().getByText("Do mine again").click();
+      second
+          .page()
+          .waitForFunction("() => document.querySelector('[data-saved]').textContent === 'Saved'");
+      var stored = Json.read(http.get("/api/collections/" + id).body(), "").object("collection");
+      assertThat(stored.text("licence") + stored.text("notes")).isEqualTo("Mine.Theirs.");
+    }
   }
 
   @Test

@@ -24,7 +24,7 @@ class DeskIT {
       page.navigate("/photos");
       assertThat(page.locator("[data-undo-button]").isDisabled()).isTrue();
       page.navigate("/desk");
-      page.locator("[data-undo-button]").click();
+      page.locator("#photos [data-undo-button]").click();
       page.getByText("Taken back: take off pet-black-dog.").waitFor();
       assertThat(page.locator("figure").count()).isEqualTo(photos);
       assertThat(observed.faults()).isEmpty();

@@ -9,10 +9,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.nineveils.app.data.TestJournal;
+import org.nineveils.app.fault.Conflict;
+import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.testing.Database;
-import org.nineveils.app.web.Conflict;
-import org.nineveils.app.web.NotFound;
+import org.nineveils.app.undo.Save;
+import org.nineveils.app.undo.TestJournal;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.veil.Effect;
 
@@ -98,7 +99,7 @@ class KitServiceTest {
   }
 
   private List<String> names(int section) {
-    return kits.filled(kit).get(section).effects().stream().map(Rows.Effect::name).toList();
+    return kits.filled(kit).get(section).effects().stream().map(Rows.Head::name).toList();
   }
 
   @Test
@@ -115,12 +116,36 @@ class KitServiceTest {
   void aStaleSaveIsRefusedAndOverwritesNothing() {
     long id = effects.add(kits.sections(kit).get(0).id(), "Milk", Effect.empty());
     Effect first = new Effect(List.of(), "first", 1);
-    effects.save(id, 1, first, "note");
-    assertThatThrownBy(() -> effects.save(id, 1, new Effect(List.of(), "second", 1), "note"))
+    effects.save(id, Save.on(1, "note"), first);
+    assertThatThrownBy(
+            () -> effects.save(id, Save.on(1, "note"), new Effect(List.of(), "second", 1)))
         .isInstanceOf(Conflict.class)
         .hasMessageContaining("“Milk” was changed in another window");
     assertThat(effects.effect(effects.get(id))).isEqualTo(first);
     assertThat(effects.get(id).rev()).isEqualTo(2);
+  }
+
+  /** Its answer was lost, as when the application was ended: the page sends it again. */
+  @Test
+  void aSaveThatIsSentAgainIsStoredOnce() {
+    long id = effects.add(kits.sections(kit).get(0).id(), "Milk", Effect.empty());
+    Effect next = new Effect(List.of(), "next", 1);
+    Save save = new Save(1, "token", "", "note", "");
+    effects.save(id, save, next);
+    effects.save(id, save, next);
+    assertThat(effects.get(id).rev()).isEqualTo(2);
+  }
+
+  /** A page that is left sends its last save while the one before is still on its way. */
+  @Test
+  void aSaveThatFollowsOneOfTheSamePageIsTakenOnEitherState() {
+    long id = effects.add(kits.sections(kit).get(0).id(), "Milk", Effect.empty());
+    effects.save(id, new Save(1, "first", "", "note", ""), new Effect(List.of(), "first", 1));
+    Effect last = new Effect(List.of(), "last", 1);
+    effects.save(id, new Save(1, "last", "first", "note", ""), last);
+    assertThat(effects.effect(effects.get(id))).isEqualTo(last);
+    Save other = new Save(1, "other", "no such save", "note", "");
+    assertThatThrownBy(() -> effects.save(id, other, Effect.empty())).isInstanceOf(Conflict.class);
   }
 
   @Test

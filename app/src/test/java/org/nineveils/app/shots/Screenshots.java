@@ -11,6 +11,7 @@ import org.junit.jupiter.api.TestMethodOrder;
 import org.nineveils.app.testing.Http;
 import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
+import org.nineveils.document.Json;
 
 /** Takes the pictures of {@code docs/screenshots} from demo data; run by {@code ./nv shots}. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
@@ -50,7 +51,21 @@ class Screenshots {
       page.locator("[data-pack]").click();
       page.locator("a[download]").first().waitFor();
       shoot(page, "collection");
+      jobs(page);
     }
+  }
+
+  /** A proof sheet under way, and what was done before. */
+  private void jobs(Page page) {
+    Http http = new Http(RunningApp.demo());
+    http.job("/api/effects/3/export?photo=4&format=tif", "");
+    http.json("POST", "/api/proofs/2/start", "");
+    var sheet = Json.read(http.get("/api/proofs/2").body(), "").object("job");
+    page.navigate("/jobs");
+    page.waitForFunction("() => Number(document.querySelector('.job progress')?.value ?? 0) > 20");
+    shoot(page, "jobs");
+    http.json("POST", "/api/jobs/%d/stop".formatted(sheet.whole("id")), "");
+    http.ended(sheet.whole("id"));
   }
 
   @Test
@@ -71,12 +86,6 @@ class Screenshots {
       page.mouse().move(900, 300);
       showsTheWeave(page, place);
       shoot(page, "bench-mask");
-      atTheBench(page, 1, "Late sun", 4);
-      place.settle();
-      place.pick("Shaft");
-      page.locator(".parts button", new Page.LocatorOptions().setHasText("Shaft")).click();
-      page.mouse().move(900, 300);
-      shoot(page, "bench-overlay");
       atTheBench(page, 1, "Settle redness", 1);
       place.settle();
       place.pick("Redness out");

@@ -10,6 +10,8 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.nineveils.document.Fields;
+import org.nineveils.document.Json;
 
 /** Requests as the scripts of the pages make them: with the session's CSRF token. */
 public final class Http {
@@ -36,12 +38,54 @@ public final class Http {
     return send(HttpRequest.newBuilder(URI.create(base + path)).GET());
   }
 
+  /** The cookies that a first visit is given, as they are sent. */
+  public java.util.List<String> firstCookies() {
+    try {
+      return HttpClient.newHttpClient()
+          .send(
+              HttpRequest.newBuilder(URI.create(base + "/kits")).build(),
+              HttpResponse.BodyHandlers.ofString())
+          .headers()
+          .allValues("Set-Cookie");
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** The same with one more head. */
+  public HttpResponse<String> get(String path, String name, String value) {
+    return send(HttpRequest.newBuilder(URI.create(base + path)).header(name, value).GET());
+  }
+
   public HttpResponse<String> json(String method, String path, String body) {
     return send(
         HttpRequest.newBuilder(URI.create(base + path))
             .header("X-CSRF-TOKEN", token)
             .header("Content-Type", "application/json")
             .method(method, HttpRequest.BodyPublishers.ofString(body)));
+  }
+
+  /** Asks for long work, waits until it has ended and gives the job as it is then. */
+  public Fields job(String path, String body) {
+    HttpResponse<String> answer = json("POST", path, body);
+    if (answer.statusCode() != 200) {
+      throw new IllegalStateException(answer.body());
+    }
+    Fields job = Json.read(answer.body(), "The answer").object("job");
+    return ended(job.whole("id"));
+  }
+
+  /** Waits until a job has ended. */
+  public Fields ended(int id) {
+    Fields job;
+    do {
+      job = Json.read(get("/api/jobs/" + id).body(), "The job");
+      java.util.concurrent.locks.LockSupport.parkNanos(20_000_000);
+    } while (job.flag("open", false));
+    return job;
   }
 
   /** The same without the token. */

@@ -38,14 +38,23 @@ public final class RunningApp {
   private final ConfigurableApplicationContext context;
 
   private RunningApp(String demo, String... more) {
+    this(temporary(), 0, demo, more);
+  }
+
+  private static Path temporary() {
     try {
-      data = Files.createTempDirectory("nine-veils-test-");
+      return Files.createTempDirectory("nine-veils-test-");
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    List<String> arguments = new ArrayList<>(List.of("--server.port=0"));
+  }
+
+  private RunningApp(Path data, int port, String demo, String... more) {
+    this.data = data;
+    List<String> arguments = new ArrayList<>(List.of("--server.port=" + port));
     arguments.add("--nineveils.data=" + data);
     arguments.add("--nineveils.demo=" + demo);
+    arguments.add("--nineveils.daily-copies=false");
     arguments.addAll(List.of(more));
     context = new SpringApplicationBuilder(App.class).run(arguments.toArray(new String[0]));
   }
@@ -69,6 +78,15 @@ public final class RunningApp {
   /** An instance that asks for a password; the caller closes it. */
   public static RunningApp withPassword(String password) {
     return new RunningApp("", "--nineveils.password=" + password);
+  }
+
+  /** An instance of its own on a folder and a port; 0 takes a free one. The caller closes it. */
+  public static RunningApp on(Path data, int port, String... more) {
+    return new RunningApp(data, port, "", more);
+  }
+
+  public int port() {
+    return Integer.parseInt(context.getEnvironment().getProperty("local.server.port"));
   }
 
   public void close() {

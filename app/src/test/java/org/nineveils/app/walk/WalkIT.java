@@ -56,7 +56,7 @@ class WalkIT {
           .isTrue();
 
       wearAtTheDesk(page, release);
-      byte[] plainlyWorn = bench.download("[data-result=png]");
+      byte[] plainlyWorn = bench.download("[data-format=png]");
       Path unpainted = apply(release, "desk-plain.png");
       assertThat(same(plainlyWorn, Files.readAllBytes(unpainted))).isTrue();
 
@@ -66,7 +66,7 @@ class WalkIT {
       Path deskPaint = files.resolve("desk-paint.json");
       Files.write(deskPaint, bench.download("[data-save-paint]"));
       page.locator("summary.primary").click();
-      byte[] deskPicture = bench.download("[data-result=png]");
+      byte[] deskPicture = bench.download("[data-format=png]");
       Path same =
           apply(
               release,
@@ -142,8 +142,8 @@ class WalkIT {
             .longValue();
     return (String)
         page.evaluate(
-            "a => fetch(a).then(r => r.json()).then(s => JSON.stringify(s.paint))",
-            "/api/effects/%s?photo=%d".formatted(effectId, photo));
+            "a => fetch(a).then(r => r.json()).then(s => JSON.stringify(s))",
+            "/api/effects/%s/paint?photo=%d".formatted(effectId, photo));
   }
 
   private static void fileTheEffect(Page page) {

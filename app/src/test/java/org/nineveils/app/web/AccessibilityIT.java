@@ -42,7 +42,8 @@ class AccessibilityIT {
         "/proofs/1",
         "/collections",
         "/collections/1",
-        "/desk"
+        "/desk",
+        "/jobs"
       })
   void pages(String path) {
     try (var observed = RunningApp.demo().page()) {

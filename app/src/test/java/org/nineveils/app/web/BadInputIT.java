@@ -71,6 +71,16 @@ class BadInputIT {
   }
 
   @Test
+  void aLongNameInAnotherScriptIsTakenAndCutByLetters() {
+    String name = "Ночная прогулка с собакой по заснеженному парку ".repeat(4) + ".jpg";
+    var answer = http.upload("/api/photos/desk", name, demoPhoto());
+    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+    var photo = Json.read(answer.body(), "");
+    assertThat(photo.text("name")).startsWith("Ночная прогулка").hasSizeLessThanOrEqualTo(60);
+    http.json("DELETE", "/api/photos/" + photo.whole("id"), "");
+  }
+
+  @Test
   void aTextFileNamedJpg() {
     byte[] text = "no picture at all".getBytes(StandardCharsets.UTF_8);
     refused(
@@ -128,6 +138,14 @@ class BadInputIT {
         409,
         () -> http.json("POST", "/api/collections", "{\"name\": \"First weeks\"}"),
         "a collection");
+    refused(
+        409,
+        () ->
+            http.json(
+                "POST",
+                "/api/kits",
+                "{\"name\": \"W\u0131llow\u200b basket\"}".replace("\u0131", "i")),
+        "already a kit called “Willow basket”");
     refused(409, () -> http.json("PUT", "/api/photos/2", "{\"name\": \"Ginger cat\"}"), "a photo");
   }
 
@@ -140,7 +158,7 @@ class BadInputIT {
             http.json(
                 "PUT",
                 "/api/collections/1",
-                "{\"name\": \"First Weeks\", \"version\": \"newest\", \"licence\": \"\", \"notes\": \"\", \"kits\": [1]}"),
+                "{\"rev\": 2, \"label\": \"version\", \"collection\": {\"name\": \"First Weeks\", \"version\": \"newest\", \"licence\": \"\", \"notes\": \"\", \"kits\": [1]}}"),
         "such as 1.0.2",
         "“newest”");
   }

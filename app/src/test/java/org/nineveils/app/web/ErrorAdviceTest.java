@@ -12,7 +12,11 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import java.util.function.Supplier;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.nineveils.app.fault.Conflict;
+import org.nineveils.app.fault.DiskFull;
+import org.nineveils.app.fault.NotFound;
 import org.nineveils.document.DocumentException;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Cancelled;
 import org.springframework.stereotype.Controller;
 import org.springframework.test.web.servlet.MockMvc;
@@ -41,7 +45,9 @@ class ErrorAdviceTest {
   @BeforeEach
   void setUp() {
     mvc =
-        MockMvcBuilders.standaloneSetup(new Probe()).setControllerAdvice(new ErrorAdvice()).build();
+        MockMvcBuilders.standaloneSetup(new Probe())
+            .setControllerAdvice(new ErrorAdvice(new org.nineveils.app.memory.Budget(1)))
+            .build();
   }
 
   @Test
@@ -59,6 +65,42 @@ class ErrorAdviceTest {
         .andExpect(status().isConflict())
         .andExpect(content().string(containsString("another window")));
     mvc.perform(get("/api/probe")).andExpect(status().isNotFound());
+  }
+
+  /** A rule's own refusal is shown; a library's exception of the same family is a fault of ours. */
+  @Test
+  void aRefusalIsToldApartFromALibrarysIllegalArgument() throws Exception {
+    when(work.get())
+        .thenThrow(new Refusal("A kit needs a name."))
+        .thenThrow(new IllegalArgumentException("No enum constant org.secret.Thing"));
+    mvc.perform(get("/api/probe"))
+        .andExpect(status().is(422))
+        .andExpect(content().string(containsString("A kit needs a name.")));
+    mvc.perform(get("/api/probe"))
+        .andExpect(status().is(500))
+        .andExpect(content().string(org.hamcrest.Matchers.not(containsString("secret"))));
+  }
+
+  @Test
+  void whatTheMachineLacksIsSaidInWords() throws Exception {
+    when(work.get())
+        .thenThrow(new OutOfMemoryError("Java heap space"))
+        .thenThrow(new DiskFull(34L << 20, 2L << 20))
+        .thenThrow(
+            new java.io.UncheckedIOException(new java.io.IOException("No space left on device")))
+        .thenThrow(new IllegalStateException("[SQLITE_BUSY] The database file is locked"));
+    mvc.perform(get("/api/probe"))
+        .andExpect(status().is(503))
+        .andExpect(content().string(containsString("not enough memory")));
+    mvc.perform(get("/api/probe"))
+        .andExpect(status().is(507))
+        .andExpect(content().string(containsString("The disk is full: 34 MB are needed")));
+    mvc.perform(get("/api/probe"))
+        .andExpect(status().is(507))
+        .andExpect(content().string(containsString("The disk is full")));
+    mvc.perform(get("/api/probe"))
+        .andExpect(status().is(503))
+        .andExpect(content().string(containsString("Another program holds the database")));
   }
 
   @Test

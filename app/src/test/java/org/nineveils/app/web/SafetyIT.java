@@ -42,6 +42,37 @@ class SafetyIT {
   }
 
   @Test
+  void everyAnswerKeepsOtherSitesOut() {
+    var headers = http.get("/kits").headers();
+    assertThat(headers.firstValue("Referrer-Policy")).contains("same-origin");
+    assertThat(headers.firstValue("Cross-Origin-Opener-Policy")).contains("same-origin");
+    assertThat(headers.firstValue("Cross-Origin-Resource-Policy")).contains("same-origin");
+    assertThat(http.firstCookies())
+        .isNotEmpty()
+        .allMatch(cookie -> cookie.contains("SameSite=Strict") && cookie.contains("HttpOnly"));
+  }
+
+  /** Fetch Metadata Request Headers, W3C Working Draft: what a browser says of who asks. */
+  @Test
+  void pagesOfOtherSitesCanNeitherChangeNorMakeTheApplicationRender() {
+    for (String site : new String[] {"cross-site", "same-site"}) {
+      assertThat(http.get("/effects/1/small?photo=1", "Sec-Fetch-Site", site).statusCode())
+          .isEqualTo(403);
+      assertThat(http.get("/api/proofs/1", "Sec-Fetch-Site", site).statusCode()).isEqualTo(403);
+      assertThat(http.get("/api/proofs/1", "Sec-Fetch-Site", site).body())
+          .contains("by a page of another site; nothing was done");
+    }
+    assertThat(http.get("/effects/1/small?photo=1", "Sec-Fetch-Site", "same-origin").statusCode())
+        .isEqualTo(200);
+  }
+
+  @Test
+  void aForgedRequestIsRefusedWithASentence() {
+    assertThat(http.forged("POST", "/api/kits", "{}").body())
+        .contains("is no longer trusted, and nothing was changed");
+  }
+
+  @Test
   void itListensOnTheLoopbackOnly() throws Exception {
     int port = URI.create(app.url()).getPort();
     for (var network : java.util.Collections.list(NetworkInterface.getNetworkInterfaces())) {
@@ -69,6 +100,7 @@ class SafetyIT {
                 HttpResponse.BodyHandlers.ofString());
         assertThat(answer.statusCode()).as(path).isIn(302, 401);
         assertThat(answer.body()).doesNotContain("Kits");
+        assertThat(answer.headers().firstValue("Cache-Control").orElse("")).contains("no-store");
       }
     } finally {
       locked.close();
@@ -86,7 +118,10 @@ class SafetyIT {
               "GET /kits HTTP/1.1\r\nHost: foreign.example\r\nConnection: close\r\n\r\n"
                   .getBytes(StandardCharsets.US_ASCII));
       String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-      assertThat(answer).startsWith("HTTP/1.1 400").doesNotContain("Willow Basket", "Exception");
+      assertThat(answer)
+          .startsWith("HTTP/1.1 400")
+          .contains("Nine Veils does not answer at this address")
+          .doesNotContain("Willow Basket", "Exception");
     }
   }
 

@@ -2,6 +2,7 @@ package org.nineveils.veil.colour;
 
 import java.util.Optional;
 import org.nineveils.picture.Picture;
+import org.nineveils.refusal.Limits;
 import org.nineveils.veil.NodeTable;
 
 /**
@@ -12,7 +13,7 @@ import org.nineveils.veil.NodeTable;
  */
 public final class ColourTable {
   /** Most entries along an axis. */
-  public static final int MOST = 64 + 1;
+  public static final int MOST = Limits.TABLE_SIDE;
 
   private ColourTable() {}
 

@@ -3,6 +3,8 @@ package org.nineveils.veil.colour;
 import java.util.List;
 import java.util.Locale;
 import org.nineveils.picture.Picture;
+import org.nineveils.refusal.Outside;
+import org.nineveils.refusal.Refusal;
 
 /**
  * Reads colour tables in the text format with the ending .cube: keywords, then one line with red,
@@ -16,10 +18,13 @@ public final class CubeFile {
    * The table as a picture of side² × side pixels; see {@link ColourTable}.
    *
    * @param name of the file, for messages
-   * @throws IllegalArgumentException with a sentence naming the line and the fault
+   * @throws Refusal with a sentence naming the line and the fault
    */
   public static Picture read(String text, String name) {
-    return new Reading(name).all(text.lines().toList());
+    return Outside.read(
+        () -> new Reading(name).all(text.lines().toList()),
+        Refusal.class,
+        fault -> new Refusal("“%s” is damaged: it cannot be read as a table.".formatted(name)));
   }
 
   private static final class Reading {
@@ -43,7 +48,7 @@ public final class CubeFile {
         throw fault(lines.size(), "no size is given; a line “LUT_3D_SIZE 33” is missing");
       }
       if (entries != table.r().length) {
-        throw new IllegalArgumentException(
+        throw new Refusal(
             "“%s” has %d entries, but a table of %d × %d × %d has %d."
                 .formatted(name, entries, side, side, side, table.r().length));
       }
@@ -111,8 +116,8 @@ public final class CubeFile {
       return values;
     }
 
-    private IllegalArgumentException fault(int line, String what) {
-      return new IllegalArgumentException("“%s”, line %d: %s.".formatted(name, line, what));
+    private Refusal fault(int line, String what) {
+      return new Refusal("“%s”, line %d: %s.".formatted(name, line, what));
     }
 
     private static float inRange(double v) {

@@ -23,6 +23,11 @@ final class TableFirst implements Kernel {
   }
 
   @Override
+  public long bytes() {
+    return table.bytes() + (then == null ? 0 : then.bytes());
+  }
+
+  @Override
   public void run(Band in, Band out, int n, int x, int y, Band spare) {
     Band to = then == null ? out : spare;
     table.run(in, to, n, x, y, null);

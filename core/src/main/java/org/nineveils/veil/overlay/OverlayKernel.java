@@ -62,6 +62,11 @@ final class OverlayKernel implements Kernel {
   }
 
   @Override
+  public long bytes() {
+    return Kernel.super.bytes() + (placed == null ? 0 : placed.bytes());
+  }
+
+  @Override
   public void run(Band in, Band out, int n, int x, int y, Band spare) {
     out.copyFrom(in, n);
     if (placed != null) {

@@ -2,7 +2,6 @@ package org.nineveils.veil.overlay;
 
 import java.util.Optional;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.Scaling;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Frame;
@@ -27,7 +26,7 @@ final class PlacedPicture {
   private final float vy;
   private final float v0;
 
-  private PlacedPicture(Picture picture, SettingValues v, Frame frame) {
+  private PlacedPicture(String sha, Picture picture, SettingValues v, Frame frame) {
     amount = (float) v.share(Overlay.PICTURE_AMOUNT);
     String fit = v.get(Overlay.PICTURE_FIT);
     tiled = fit.equals("tile");
@@ -36,7 +35,7 @@ final class PlacedPicture {
     double size = fit.equals("fill") ? Math.max(across, down) : Math.min(across, down);
     size *= v.share(Overlay.PICTURE_SCALE);
     int longSide = (int) Math.max(1, Math.round(picture.longSide() * Math.min(1, size)));
-    texture = Scaling.toLongSide(picture, longSide);
+    texture = frame.shelf().find(sha, longSide).orElse(picture);
     double perPixel = texture.longSide() / (picture.longSide() * size);
     double angle = Math.toRadians(v.number(Overlay.PICTURE_ANGLE));
     String mirror = v.get(Overlay.PICTURE_MIRROR);
@@ -59,7 +58,12 @@ final class PlacedPicture {
       return null;
     }
     Optional<Picture> found = frame.shelf().find(sha);
-    return found.map(picture -> new PlacedPicture(picture, v, frame)).orElse(null);
+    return found.map(picture -> new PlacedPicture(sha, picture, v, frame)).orElse(null);
+  }
+
+  /** Bytes of the texture; the shelf may share it with others. */
+  long bytes() {
+    return 3L * Float.BYTES * texture.area().pixels();
   }
 
   /** Lays it over a band, in place. */

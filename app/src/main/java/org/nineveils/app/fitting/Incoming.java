@@ -1,0 +1,52 @@
+package org.nineveils.app.fitting;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.UUID;
+import org.nineveils.app.data.DataFolder;
+import org.nineveils.app.data.Room;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.refusal.Refusal;
+import org.springframework.core.env.Environment;
+import org.springframework.stereotype.Component;
+
+/**
+ * Files that are on their way into a batch: taken in one by one, moved into its job when it begins.
+ */
+@Component
+class Incoming {
+  /** Folder within the data folder. */
+  static final String FOLDER = "incoming";
+
+  private final Path folder;
+
+  Incoming(Environment environment) {
+    this.folder = DataFolder.path(environment).resolve(FOLDER);
+  }
+
+  /** Takes a file in. @return its name here */
+  String take(byte[] bytes) throws IOException {
+    String token = UUID.randomUUID().toString();
+    Room.check(folder, bytes.length);
+    Files.createDirectories(folder);
+    Path file = folder.resolve(token);
+    try {
+      Files.write(file, bytes);
+    } catch (IOException e) {
+      Files.deleteIfExists(file);
+      throw e;
+    }
+    return token;
+  }
+
+  void moveTo(String token, Path other) throws IOException {
+    if (!token.matches("[0-9a-f-]{36}")) {
+      throw new Refusal("That is no name of a file that was taken in.");
+    }
+    if (!Files.exists(folder.resolve(token))) {
+      throw new NotFound("A file of this batch is no longer here; choose the files again.");
+    }
+    Files.move(folder.resolve(token), other.resolve(token));
+  }
+}

@@ -1,0 +1,82 @@
+package org.nineveils.app.memory;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
+import java.util.function.ToLongFunction;
+
+/**
+ * Values of one sort within the {@link Budget}. A value that is being made is made once, however
+ * many ask for it, and nobody who asks for another one waits.
+ */
+public final class Shelf<K, V> {
+  private final Budget budget;
+  private final String name;
+  private final ToLongFunction<V> weigh;
+  private final Map<K, CompletableFuture<V>> making = new ConcurrentHashMap<>();
+
+  private record Place(Object shelf, Object key) {}
+
+  Shelf(Budget budget, String name, ToLongFunction<V> weigh) {
+    this.budget = budget;
+    this.name = name;
+    this.weigh = weigh;
+  }
+
+  /** The value, if it is kept. */
+  @SuppressWarnings("unchecked")
+  public Optional<V> find(K key) {
+    return Optional.ofNullable((V) budget.find(new Place(this, key)));
+  }
+
+  /** The value, made and kept first where it is not there. */
+  public V get(K key, Supplier<V> make) {
+    Optional<V> found = find(key);
+    if (found.isPresent()) {
+      return found.get();
+    }
+    CompletableFuture<V> mine = new CompletableFuture<>();
+    CompletableFuture<V> other = making.putIfAbsent(key, mine);
+    if (other != null) {
+      return join(other);
+    }
+    try {
+      V made = find(key).orElseGet(make); // it may have been finished just before
+      put(key, made);
+      mine.complete(made);
+      return made;
+    } catch (RuntimeException | Error e) {
+      mine.completeExceptionally(e);
+      throw e;
+    } finally {
+      making.remove(key, mine);
+    }
+  }
+
+  private static <V> V join(CompletableFuture<V> other) {
+    try {
+      return other.join();
+    } catch (CompletionException e) {
+      if (e.getCause() instanceof RuntimeException fault) {
+        throw fault;
+      }
+      if (e.getCause() instanceof Error fault) {
+        throw fault;
+      }
+      throw e;
+    }
+  }
+
+  /** Keeps a value, weighed as it is now. */
+  public void put(K key, V value) {
+    budget.put(name, new Place(this, key), value, weigh.applyAsLong(value));
+  }
+
+  /** Lets a value go. */
+  public void drop(K key) {
+    budget.drop(new Place(this, key));
+  }
+}

@@ -1,0 +1,85 @@
+package org.nineveils.app.render;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.Map;
+import org.nineveils.app.jobs.Job;
+import org.nineveils.app.jobs.JobKind;
+import org.nineveils.app.jobs.JobRun;
+import org.nineveils.app.jobs.Jobs;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.document.Fields;
+import org.nineveils.document.Json;
+import org.nineveils.document.StackJson;
+import org.nineveils.picture.PictureFormat;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.stereotype.Service;
+
+/** Makes full-size results as jobs: what is worn is taken at the moment of asking. */
+@Service
+public class Exports implements JobKind {
+  private static final String ID = "export";
+
+  private final PhotoService photos;
+  private final StageRenderer stage;
+  private final ObjectProvider<Jobs> jobs;
+
+  Exports(PhotoService photos, StageRenderer stage, ObjectProvider<Jobs> jobs) {
+    this.photos = photos;
+    this.stage = stage;
+    this.jobs = jobs;
+  }
+
+  /**
+   * Starts an export.
+   *
+   * @param state as {@link StackJson} writes it
+   * @param name of what is worn, for the file's name
+   */
+  public Job start(Photo photo, Map<String, Object> state, PictureFormat format, String name) {
+    String file = Answers.named(photo.name(), name) + "." + format.ending();
+    String request =
+        Json.write(
+            Json.object(
+                "photo", photo.id(), "state", state, "format", format.ending(), "file", file));
+    String title = "“%s” through “%s”, %s".formatted(photo.name(), name, format);
+    return jobs.getObject().start(ID, "photo:" + photo.id(), title, request);
+  }
+
+  @Override
+  public String id() {
+    return ID;
+  }
+
+  @Override
+  public boolean isQuick() {
+    return true;
+  }
+
+  @Override
+  public boolean goesOn() {
+    return true;
+  }
+
+  @Override
+  public void run(JobRun run) throws IOException {
+    Fields request = run.request();
+    Photo photo = photos.get(request.whole("photo"));
+    PictureFormat format = PictureFormat.ofName("." + request.text("format"));
+    String file = request.text("file");
+    run.total(1, 0);
+    boolean made =
+        run.item(
+            photo.name(),
+            (long) photo.width() * photo.height(),
+            () -> {
+              var stack = StackJson.parse(request.object("state"));
+              Files.write(run.folder().resolve(file), stage.file(photo, stack, format));
+            });
+    if (made) {
+      run.result(file, file);
+      run.said("The picture is ready.");
+    }
+  }
+}

@@ -1,0 +1,233 @@
+package org.nineveils.app.start;
+
+import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import java.nio.channels.OverlappingFileLockException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Comparator;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Looks at the data folder before the database is opened: that it can be written, that nobody else
+ * has it, that the database is whole and there where its files are. A damaged one can be replaced
+ * by the last daily copy; the damaged file is kept beside it.
+ */
+public final class DataCheck implements AutoCloseable {
+  /** Name of the database in the data folder. */
+  public static final String DATABASE = "nine-veils.db";
+
+  /** Folder of daily copies in the data folder. */
+  public static final String COPIES = "copies";
+
+  private static final String RESERVE = "reserve";
+  private static final int RESERVE_BYTES = 4 << 20;
+  private static final long PLENTY = 64L << 20;
+  private static final int BUSY_MS = 3000;
+
+  private final Path folder;
+  private FileChannel channel;
+  private FileLock lock;
+
+  private DataCheck(Path folder) {
+    this.folder = folder;
+  }
+
+  /**
+   * Checks a folder and holds it until it is closed.
+   *
+   * @param restore the last daily copy takes the place of a database that is damaged or gone
+   * @param fresh an empty database beside kept files is what is wanted
+   * @throws CannotStart with a sentence if it cannot be used
+   */
+  public static DataCheck of(Path folder, boolean restore, boolean fresh) {
+    DataCheck check = new DataCheck(folder);
+    check.folderIsOurs();
+    try {
+      check.makeRoom();
+      if (restore) {
+        check.restore();
+      }
+      check.databaseIsWhole(fresh);
+      return check;
+    } catch (RuntimeException e) {
+      check.close();
+      throw e;
+    }
+  }
+
+  private void folderIsOurs() {
+    try {
+      Files.createDirectories(folder);
+      channel =
+          FileChannel.open(
+              folder.resolve(".lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+      lock = channel.tryLock();
+    } catch (OverlappingFileLockException e) {
+      lock = null;
+    } catch (IOException e) {
+      throw new CannotStart(
+          "Nine Veils cannot start: the data folder %s cannot be written.".formatted(folder), e);
+    }
+    if (lock == null) {
+      close();
+      throw new CannotStart(
+          "Nine Veils runs on the data folder %s already; use that one, or end it first."
+              .formatted(folder));
+    }
+    if (!Files.isWritable(folder)) {
+      close();
+      throw new CannotStart(
+          "Nine Veils cannot start: the data folder %s cannot be written.".formatted(folder));
+    }
+  }
+
+  /** A little is held back, so that the database can be opened also when the disk is full. */
+  private void makeRoom() {
+    Path reserve = folder.resolve(RESERVE);
+    try {
+      long free = Files.getFileStore(folder).getUsableSpace();
+      if (free < RESERVE_BYTES) {
+        Files.deleteIfExists(reserve);
+      } else if (free > PLENTY && !Files.exists(reserve)) {
+        Files.write(reserve, new byte[RESERVE_BYTES]);
+      }
+    } catch (IOException e) {
+      // without it a start on a full disk may fail with a sentence
+    }
+  }
+
+  private Path database() {
+    return folder.resolve(DATABASE);
+  }
+
+  /** The last daily copy, if there is one. */
+  private Optional<Path> lastCopy() {
+    Path copies = folder.resolve(COPIES);
+    if (!Files.isDirectory(copies)) {
+      return Optional.empty();
+    }
+    try (Stream<Path> all = Files.list(copies)) {
+      return all.filter(f -> f.getFileName().toString().endsWith(".db"))
+          .max(Comparator.comparing(Path::getFileName));
+    } catch (IOException e) {
+      return Optional.empty();
+    }
+  }
+
+  private void restore() {
+    Path copy =
+        lastCopy()
+            .orElseThrow(
+                () ->
+                    new CannotStart(
+                        "There is no daily copy in %s to restore."
+                            .formatted(folder.resolve(COPIES))));
+    try {
+      String mark = String.valueOf(System.currentTimeMillis());
+      for (String ending : new String[] {"", "-wal", "-shm"}) {
+        Path file = folder.resolve(DATABASE + ending);
+        if (Files.exists(file)) {
+          Files.move(file, folder.resolve("set-aside-" + mark + "-" + DATABASE + ending));
+        }
+      }
+      Files.copy(copy, folder.resolve("restoring"), StandardCopyOption.REPLACE_EXISTING);
+      Files.move(folder.resolve("restoring"), database(), StandardCopyOption.ATOMIC_MOVE);
+    } catch (IOException e) {
+      throw new CannotStart("The daily copy %s could not be put in place.".formatted(copy), e);
+    }
+  }
+
+  private void databaseIsWhole(boolean fresh) {
+    boolean there = Files.exists(database());
+    try {
+      if (!there || Files.size(database()) == 0) {
+        if (!fresh && (hasFiles() || lastCopy().isPresent())) {
+          throw new CannotStart(
+              "There is no database in %s, but there are files that belong to one. Put it back%s, or start with --nineveils.fresh=true to begin anew."
+                  .formatted(folder, offer()));
+        }
+        return;
+      }
+    } catch (IOException e) {
+      throw new CannotStart("The database in %s cannot be read.".formatted(folder), e);
+    }
+    try (Connection db = DriverManager.getConnection("jdbc:sqlite:" + database());
+        Statement ask = db.createStatement()) {
+      ask.execute("pragma busy_timeout = " + BUSY_MS);
+      try (ResultSet says = ask.executeQuery("pragma quick_check(1)")) {
+        if (!says.next() || !says.getString(1).equalsIgnoreCase("ok")) {
+          throw damaged(null);
+        }
+      }
+      ask.execute("begin immediate");
+      ask.execute("rollback");
+    } catch (SQLException e) {
+      String says = String.valueOf(e.getMessage()).toLowerCase(Locale.ROOT);
+      if (says.contains("busy") || says.contains("locked")) {
+        throw new CannotStart(
+            "Another program holds the database %s. Close it, then start again."
+                .formatted(database()),
+            e);
+      }
+      if (says.contains("notadb") || says.contains("corrupt") || says.contains("malformed")) {
+        throw damaged(e);
+      }
+      if (!says.contains("full")) { // to look at what is there needs no room
+        throw new CannotStart("The database %s cannot be opened.".formatted(database()), e);
+      }
+    }
+  }
+
+  private CannotStart damaged(SQLException cause) {
+    return new CannotStart(
+        "The database %s is damaged; nothing was changed. Bring back a copy of yours%s."
+            .formatted(database(), offer()),
+        cause);
+  }
+
+  /** What can be done about it, where there is a copy. */
+  private String offer() {
+    return lastCopy()
+        .map(
+            copy ->
+                ", restore the daily copy %s with “./nv restore”"
+                    .formatted(
+                        String.valueOf(copy.getFileName()).replaceAll("[^0-9-]", " ").strip()))
+        .orElse("");
+  }
+
+  private boolean hasFiles() throws IOException {
+    Path files = folder.resolve("files");
+    if (!Files.isDirectory(files)) {
+      return false;
+    }
+    try (Stream<Path> all = Files.list(files)) {
+      return all.findAny().isPresent();
+    }
+  }
+
+  @Override
+  public void close() {
+    try {
+      if (lock != null) {
+        lock.release();
+      }
+      if (channel != null) {
+        channel.close();
+      }
+    } catch (IOException e) {
+      // the end of the process releases it too
+    }
+  }
+}

@@ -1,0 +1,43 @@
+// The open veil and what its controls do to the effect.
+import { pickColour } from "../stage/pick.js";
+import { changed, dialled, doubled, newId, setAll, setTo } from "./effect.js";
+import { openVeil } from "./open-veil.js";
+import { askToKeep } from "./swatches.js";
+
+/**
+ * @param id of the veil
+ * @param side that is shown first
+ * @param given { blends, masks } as the page was made with
+ * @param kind descriptors of the veil's kind
+ * @param b the bench: { stage, painting, take(fn, label), veilOf(id), effect(), lift, drop, peek, open,
+ *   undo(redo, edit), look(way), side() }
+ */
+export function veilPanel(id, side, given, kind, b) {
+  const { take, veilOf, peek } = b;
+  const label = (what) => `${what} of ${veilOf(id).name}`;
+  return openVeil(veilOf(id), kind, given.blends, given.masks, side, {
+    change: (fields, what) => take((e) => changed(e, id, fields), label(what)),
+    input: (key, value) => take((e) => setTo(e, id, key, value)),
+    mask: (mask) => take((e) => changed(e, id, { mask })),
+    setting: (key, value, what) => take((e) => setTo(e, id, key, value), label(what)),
+    start: (values, what) => take((e) => setAll(e, id, values), `${what} in ${veilOf(id).name}`),
+    pick: () => pickColour(b.stage),
+    others: () => b.effect().veils.filter((v) => v.id !== id),
+    copyMask: (from) => b.painting.copy(veilOf(from), id, (edit) => b.undo(false, edit)),
+    blend: (mode) => peek(mode && changed(b.effect(), id, { blend: mode }), mode && given.blends.find((m) => m.id === mode).label),
+    look: b.look,
+    dials: (dials, what) => take((e) => dialled(e, id, dials), what),
+    tryDial: (key, value) => peek(key && setTo(b.effect(), id, key, value), key && "As the dial would make it"),
+    note: () => b.effect().note,
+    keep: () => askToKeep(document.querySelector("[data-keep-swatch]"), veilOf(id)),
+    side: b.side,
+    lift: () => b.lift(id),
+    double() {
+      const copy = newId();
+      take((e) => doubled(e, id, copy), `double ${veilOf(id).name}`);
+    },
+    drop: () => b.drop(id),
+    close: () => b.open(null),
+    paint: (how) => (how === "clear" ? b.painting.clear(id) : b.painting.all(id, how)),
+  });
+}

@@ -1,0 +1,22 @@
+// A photo on the wall: its picture, its name to be changed, its size, and taking it off.
+
+/** @param photo [id, name, width, height] */
+export function picture([id, name, width, height]) {
+  const figure = document.createElement("figure");
+  figure.dataset.photo = id;
+  const box = document.createElement("div");
+  box.className = "picture";
+  box.append(Object.assign(new Image(), { loading: "lazy", alt: name, src: `/photos/${id}/small` }));
+  const field = Object.assign(document.createElement("input"), { value: name, maxLength: 60 });
+  field.setAttribute("aria-label", "Name of the photo");
+  field.dataset.rename = `/api/photos/${id}`;
+  const off = Object.assign(document.createElement("button"), { type: "button", className: "button quiet small", textContent: "Take off" });
+  off.setAttribute("aria-label", `Take off ${name}`);
+  off.dataset.send = `DELETE /api/photos/${id}`;
+  const size = document.createElement("span");
+  size.append(`${width} × ${height}`, off);
+  const caption = document.createElement("figcaption");
+  caption.append(field, size);
+  figure.append(box, caption);
+  return figure;
+}

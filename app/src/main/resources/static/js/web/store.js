@@ -1,0 +1,203 @@
+// What a page edits: the state as the application stored it last, and on top of it what waits to be
+// stored and what the hand is still moving. Changes are functions of the document, so they can be put
+// on whatever state the application answers with; every answer is taken whole, never its revision alone.
+
+const RETRY_MS = [1000, 2000, 4000, 8000];
+const TRIES_AT_A_FAULT = 3;
+/** No answer, not logged in, not trusted, busy, no room on the disk: it can be stored later. */
+const WAITS = [0, 401, 403, 503, 507];
+
+export class Store {
+  #base;
+  #waiting = [];
+  #held = [];
+  #busy = false;
+  #tries = 0;
+  #refused = false; // the last change was not taken
+  #timer = 0;
+  #nowStuck;
+  #whenStuck = new Promise((resolve) => (this.#nowStuck = resolve));
+
+  /**
+   * @param first the state that the page was made with: { rev, …, [key]: document }
+   * @param key name of the document in states
+   * @param how { put(body): stores { rev, token, after, label, gesture, [key] } and gives a state,
+   *   get(): the state as it is stored now, gesture?(): name of the hand's move }
+   * @param on { took(state, differs), saving(), saved(), fault(error, again | null, waits) }
+   */
+  constructor(first, key, how, on) {
+    Object.assign(this, { key, how, on });
+    this.#base = first;
+    this.doc = first[key];
+  }
+
+  /** The state that was stored last. */
+  get stored() {
+    return this.#base;
+  }
+
+  get idle() {
+    return this.#waiting.length === 0;
+  }
+
+  /** Whether something waits that the application could not be given. */
+  get stuck() {
+    return this.#timer !== 0;
+  }
+
+  /** Shows a change without storing it, while the hand moves. */
+  hold(fn) {
+    this.#held.push(fn);
+    this.doc = applied(fn, this.doc);
+  }
+
+  /** Takes a change and what was held before it, and stores them. @returns promise of the state, or null */
+  change(fn, label) {
+    const fns = [...this.#held, fn];
+    this.#held = [];
+    this.doc = applied(fn, this.doc);
+    const gesture = this.how.gesture?.() ?? "";
+    const last = this.#waiting.at(-1);
+    const free = last?.fns && !last.sent; // once it was on its way, it stays as it is
+    if (free && gesture !== "" && last.gesture === gesture && last.label === label) {
+      last.fns.push(...fns);
+      return last.done;
+    }
+    return this.#queue({ fns, label, gesture, token: newToken() });
+  }
+
+  /**
+   * Asks for something that changes what is stored and is answered with the whole state.
+   * @param send (rev) → promise of a state
+   * @param handled told a refusal; true where nothing more need be said
+   */
+  ask(send, handled = () => false) {
+    return this.#queue({ send, handled });
+  }
+
+  /** Stores what the hand still holds, as when a page is left. */
+  commitHeld() {
+    if (this.#held.length > 0) this.change((doc) => doc, "change");
+  }
+
+  /** When all is stored that was queued so far, or cannot be. */
+  async settled() {
+    this.commitHeld();
+    while (!this.idle && !this.stuck) await Promise.race([this.#waiting.at(-1).done, this.#whenStuck]);
+  }
+
+  /** Tries again at once what could not be stored. */
+  retry() {
+    clearTimeout(this.#timer);
+    this.#timer = 0;
+    this.#whenStuck = new Promise((resolve) => (this.#nowStuck = resolve));
+    this.#run();
+  }
+
+  /** Sends all that waits without staying for an answer: the page is being left. */
+  flush() {
+    this.commitHeld();
+    const inFlight = this.#busy ? this.#waiting[0] : null;
+    const saves = this.#waiting.filter((one) => one.fns && one !== inFlight);
+    for (const one of this.#waiting) {
+      if (one.send && one !== inFlight) one.send(this.#base.rev).catch(() => {});
+    }
+    if (saves.length === 0) return;
+    const body = this.#body(saves.at(-1), this.doc);
+    this.how.put({ ...body, after: inFlight?.token ?? "" }).catch(() => {});
+  }
+
+  #queue(one) {
+    one.done = new Promise((resolve) => (one.resolve = resolve));
+    this.#waiting.push(one);
+    this.#refused = false;
+    this.on.saving();
+    if (!this.#busy && !this.stuck) this.#run();
+    return one.done;
+  }
+
+  #body({ label, gesture, token }, doc) {
+    return { rev: this.#base.rev, token, label, gesture, [this.key]: doc };
+  }
+
+  async #run() {
+    if (this.#busy) return;
+    this.#busy = true;
+    while (this.#waiting.length > 0 && !this.stuck) {
+      const one = this.#waiting[0];
+      try {
+        this.#done(one, await this.#sent(one));
+      } catch (error) {
+        await this.#failed(one, error);
+      }
+    }
+    this.#busy = false;
+    if (this.idle && !this.#refused) this.on.saved();
+  }
+
+  #sent(one) {
+    one.sent = true;
+    if (one.send) return one.send(this.#base.rev);
+    return this.how.put({ ...this.#body(one, all(one.fns, this.#base[this.key])), after: "" });
+  }
+
+  #done(one, state) {
+    this.#tries = 0;
+    this.#waiting.shift();
+    this.#take(state);
+    one.resolve(state);
+  }
+
+  /** Takes a state whole; what waits and what is held goes on top. */
+  #take(state) {
+    const before = this.doc;
+    this.#base = state;
+    let doc = state[this.key];
+    for (const { fns } of this.#waiting) if (fns) doc = all(fns, doc);
+    this.doc = all(this.#held, doc);
+    this.on.took(state, JSON.stringify(before) !== JSON.stringify(this.doc));
+  }
+
+  async #failed(one, error) {
+    const lost = WAITS.includes(error.status);
+    const fault = !lost && !(error.status < 500);
+    if (lost || (fault && ++this.#tries < TRIES_AT_A_FAULT)) {
+      const wait = RETRY_MS[Math.min(this.#tries, RETRY_MS.length - 1)];
+      if (lost) this.#tries += 1;
+      this.#timer = setTimeout(() => this.retry(), wait);
+      this.#nowStuck();
+      this.on.fault(error, null, true);
+      return;
+    }
+    this.#tries = 0;
+    this.#waiting.shift();
+    this.#refused = true;
+    await this.#takeStored(error);
+    if (one.send && error.offers?.length > 0) this.#refused = false; // a question, not a loss
+    const again = one.fns ? () => this.#queue({ ...one, sent: false, token: newToken() }) : null;
+    if (!one.handled?.(error)) this.on.fault(error, again, false);
+    one.resolve(null);
+  }
+
+  /** What was refused is not shown as if it were stored; a stale page takes the newer state. */
+  async #takeStored(error) {
+    try {
+      this.#take(error.stale ? await this.how.get() : this.#base);
+    } catch {
+      this.#take(this.#base);
+    }
+  }
+}
+
+const newToken = () => Math.random().toString(36).slice(2);
+
+const all = (fns, doc) => fns.reduce((next, fn) => applied(fn, next), doc);
+
+/** A change that finds nothing to change, such as of a veil that is gone, changes nothing. */
+function applied(fn, doc) {
+  try {
+    return fn(doc) ?? doc;
+  } catch {
+    return doc;
+  }
+}

@@ -1,0 +1,2 @@
+/** How rules refuse what a user asks for: with a sentence. Knows nothing else. */
+package org.nineveils.refusal;
