@@ -4,11 +4,12 @@ import { Store } from "../../main/resources/static/js/web/store.js";
 
 const turn = () => new Promise((done) => setImmediate(done));
 
-/** An application that keeps one document { a, b … } and refuses saves on older states. */
+/** An application that keeps one document { a, b … } and refuses saves on states it knows nothing of. */
 class Application {
   rev = 1;
   doc;
-  token = "";
+  asked = "";
+  done = [];
   sent = [];
   refuse = [];
 
@@ -18,22 +19,32 @@ class Application {
 
   state = () => ({ rev: this.rev, doc: this.doc });
 
-  put = async (body) => {
+  put = (body, name) =>
+    this.change(name, () => {
+      if (body.rev !== this.rev && !body.after.includes(this.asked)) {
+        throw Object.assign(new Error("changed in another window"), { status: 409, stale: true });
+      }
+      this.sent.push(body);
+      const changed = Object.entries(body.doc).filter(([key, value]) => !body.built || body.built[key] !== value);
+      return body.rev === this.rev ? body.doc : { ...this.doc, ...Object.fromEntries(changed) };
+    });
+
+  /** A rule changes what is there; a request of one name is done once. */
+  change = async (name, rule) => {
     await turn();
+    if (this.done.includes(name)) throw Object.assign(new Error("done before"), { status: 409, done: true });
     const fault = this.refuse.shift();
+    if (fault && !fault.after) throw Object.assign(new Error(fault.message ?? "no"), fault);
+    this.write(rule(this.doc), name);
     if (fault) throw Object.assign(new Error(fault.message ?? "no"), fault);
-    if (body.rev !== this.rev && !(this.token !== "" && body.after === this.token)) {
-      throw Object.assign(new Error("changed in another window"), { status: 409, stale: true });
-    }
-    this.sent.push(body);
-    this.token = body.token;
-    this.write(body.doc);
     return this.state();
   };
 
-  /** What another window does. */
-  write(doc) {
+  /** What a request does, or another window. */
+  write(doc, name = "another") {
     this.doc = doc;
+    this.asked = name;
+    this.done.push(name);
     this.rev += 1;
   }
 }
@@ -171,6 +182,30 @@ test("a page that is left sends what waits and what the hand held, built on what
   store.flush();
   for (let i = 0; i < 6; i += 1) await turn();
   assert.deepEqual(app.doc, { a: 1, b: 2, c: 3 });
+});
+
+test("what is asked of a rule and still on its way takes nothing from what is changed after it", async () => {
+  const app = new Application({ worn: 0, slider: 0 });
+  const { store } = opened(app);
+  store.ask((name) => app.change(name, (doc) => ({ ...doc, worn: doc.worn + 1 })));
+  store.ask((name) => app.change(name, (doc) => ({ ...doc, pinned: true })));
+  store.change(set({ slider: 7 }), "slider");
+  store.flush();
+  for (let i = 0; i < 9; i += 1) await turn();
+  assert.deepEqual(app.doc, { worn: 1, pinned: true, slider: 7 });
+});
+
+test("what was done and not answered is not done twice", async () => {
+  const app = new Application({ strokes: 0, slider: 0 });
+  app.refuse = [{ status: 0, after: true }];
+  const { store } = opened(app);
+  const stroke = store.ask((name) => app.change(name, (doc) => ({ ...doc, strokes: doc.strokes + 1 })));
+  store.change(set({ slider: 3 }), "slider");
+  while (!store.stuck) await turn();
+  store.retry();
+  assert.deepEqual((await stroke).doc, { strokes: 1, slider: 0 });
+  await store.settled();
+  assert.deepEqual(app.doc, { strokes: 1, slider: 3 });
 });
 
 test("a change of something that is gone changes nothing", () => {

@@ -16,10 +16,10 @@ import { Rail } from "../rail/rail.js";
 import { clipped, drawHistogram } from "../readings/histogram.js";
 import { showSpot } from "../readings/spot.js";
 import { Trace } from "../readings/trace.js";
-import { changed, changedBy, counted, described, dropped, hung, newId, newVeil, placedAt } from "./effect.js";
+import { changed, changedBy, counted, described, dropped, placedAt } from "./effect.js";
 import { handlesOf } from "./handles.js";
+import { hanging } from "./hanging.js";
 import { benchKeys } from "./keys.js";
-import { kindChooser } from "./kinds.js";
 import { looked, wayWords } from "./looking.js";
 import { Painting } from "./painting.js";
 import { veilPanel } from "./panel.js";
@@ -47,7 +47,7 @@ const store = new Store(
   state,
   "effect",
   {
-    put: (body) => send("PUT", api, { ...body, photo: wall.photo.id }),
+    put: (body, name) => send("PUT", api, { ...body, photo: wall.photo.id }, name),
     get: () => send("GET", `${api}?photo=${wall.photo.id}`),
     gesture,
   },
@@ -150,22 +150,16 @@ const rail = new Rail(find("veils"), {
   },
 });
 
-const hang = Object.assign(document.createElement("button"), { className: "hang", type: "button", textContent: "Hang a veil" });
-find("veils").append(hang);
-const withNew = (veil) => hung(effect, { ...newVeil(kinds.get(veil.kind), effect, "new"), ...veil, id: "new" }, openId);
-const chooser = kindChooser(find("kinds"), hang, state.kinds, {
+const { button: hang, chooser } = hanging(find("kinds"), state, kinds, {
   address: `${api}/render`,
-  body: (veil) => ({ photo: wall.photo.id, effect: withNew(veil) }),
-  peek: (veil) => peek(veil && withNew(veil), veil && `With ${kinds.get(veil.kind).label} hung`),
-  hang: (kind) => hangNew(newVeil(kind, effect, newId())),
-  hangSwatch: ({ name, veil }) => hangNew({ ...veil, name, id: newId() }),
+  photo: () => wall.photo,
+  effect: () => effect,
+  openId: () => openId,
+  peek,
+  take,
+  open,
 });
-
-function hangNew(veil) {
-  const behind = openId;
-  take((e) => hung(e, veil, behind), `hang ${veil.name}`);
-  open(veil.id);
-}
+find("veils").append(hang);
 
 function open(id) {
   const side = id === openId && panel ? panel.side : "Settings";

@@ -1,7 +1,8 @@
 // Effects as plain data: every function gives a new effect and leaves the old one as it was.
+import { newName } from "../web/names.js";
 
 /** A new id of a veil. */
-export const newId = () => crypto.randomUUID().slice(0, 8);
+export const newId = () => newName(4);
 
 /** A veil of a kind with every setting at its start. */
 export function newVeil(kind, effect, id) {

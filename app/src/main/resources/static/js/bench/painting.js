@@ -55,7 +55,7 @@ export class Painting {
     this.stroke = next;
     this.storing = true;
     const body = { photo: next.photo.id, veil: next.veil, stroke: next.stroke };
-    await this.store.ask(() => send("POST", `${this.api}/paint`, body));
+    await this.store.ask((name) => send("POST", `${this.api}/paint`, body, name));
     if (this.stroke === next) this.stroke = null;
     this.storing = false;
     this.now.shown();
@@ -64,19 +64,20 @@ export class Painting {
   /** Takes all paint off a veil. */
   async clear(veil) {
     const address = `${this.api}/paint?photo=${this.now.photo().id}&veil=${encodeURIComponent(veil)}`;
-    if (await this.store.ask(() => send("DELETE", address))) this.now.shown();
+    if (await this.store.ask((name) => send("DELETE", address, undefined, name))) this.now.shown();
   }
 
   /** fill: shows all of a veil; invert: turns round what is painted. */
   async all(veil, how) {
     const body = { photo: this.now.photo().id, veil, how };
-    if (await this.store.ask(() => send("POST", `${this.api}/paint-all`, body))) this.now.shown();
+    if (await this.store.ask((name) => send("POST", `${this.api}/paint-all`, body, name))) this.now.shown();
   }
 
   /** Lets a veil cover where another one does. */
   async copy(from, to, undo) {
     const photo = this.now.photo().id;
-    const answer = await this.store.ask((rev) => send("POST", `${this.api}/copy-mask`, { rev, photo, from: from.id, to }));
+    const body = { label: "mask", photo, from: from.id, to };
+    const answer = await this.store.ask((name, on) => send("POST", `${this.api}/copy-mask`, { ...on, ...body }, name));
     if (!answer) return;
     this.now.shown();
     say(`Covers where “${from.name}” does.`, { action: () => undo(answer.undo.edit) });

@@ -17,7 +17,7 @@ const store = new Store(
   state,
   "collection",
   {
-    put: (body) => send("PUT", form.dataset.address, body),
+    put: (...save) => send("PUT", form.dataset.address, ...save),
     get: () => send("GET", form.dataset.address),
     gesture,
   },

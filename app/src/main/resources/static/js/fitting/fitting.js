@@ -8,12 +8,11 @@ import { watch } from "../web/leaving.js";
 import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
 import { Store } from "../web/store.js";
 import { say } from "../web/say.js";
-import { takeBackIn } from "../web/take-back.js";
 import { hiddenHint } from "../stage/hint.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { Trace } from "../readings/trace.js";
-import { askOpposites } from "./ask.js";
+import { asking } from "./asking.js";
 import { batch } from "./batch.js";
 import { Bundle } from "./bundle.js";
 import { Card } from "./card.js";
@@ -47,7 +46,7 @@ let pins = null;
 const store = new Store(
   state,
   "fitting",
-  { put: (body) => send("PUT", api, body), get: () => send("GET", api), gesture },
+  { put: (...save) => send("PUT", api, ...save), get: () => send("GET", api), gesture },
   savedLine(took, () => store.retry(), redraw),
 );
 watch(store);
@@ -144,22 +143,9 @@ function redraw() {
   trace.changed();
 }
 
-/** Asks the application to change the fitting by its rules. */
-async function ask(path, body) {
-  const answer = await store.ask(() => send("POST", `${api}/${path}`, body));
-  if (!answer) return;
-  if (answer.ask) {
-    const chosen = await askOpposites(find("opposites"), answer.ask);
-    if (chosen) await ask(path, { ...body, answer: chosen });
-  } else if (answer.said) say(answer.said, { action: () => undo(false, answer.undo.edit) });
-}
-
-async function undo(redo, edit) {
-  const answer = await takeBackIn(store, send, `${api}/undo`, { redo, ...(edit && { edit }) });
-  if (!answer) return;
-  say(answer.said);
-  stage.refresh(); // paint may have changed where nothing else did
-}
+const { ask, undo } = asking(store, api, find("opposites"), {
+  undone: () => stage.refresh(), // paint may have changed where nothing else did
+});
 
 const isWorn = (key) => fitting.worn.some((w) => w.effect === key);
 

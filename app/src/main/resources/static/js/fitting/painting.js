@@ -46,7 +46,8 @@ export class Painting {
   async #store(next) {
     this.stroke = next;
     this.storing = true;
-    await this.store.ask(() => send("POST", `${this.api}/paint`, { effect: next.key, veil: next.veil, stroke: next.stroke }));
+    const body = { effect: next.key, veil: next.veil, stroke: next.stroke };
+    await this.store.ask((name) => send("POST", `${this.api}/paint`, body, name));
     if (this.stroke === next) this.stroke = null;
     this.storing = false;
     this.now.shown();

@@ -33,7 +33,7 @@ export class Pins {
   }
 
   #ask(method, path, body) {
-    return this.on.store.ask(() => send(method, `${this.api}/pins${path}`, body));
+    return this.on.store.ask((name) => send(method, `${this.api}/pins${path}`, body, name));
   }
 
   /** Takes the pins as they are stored. */

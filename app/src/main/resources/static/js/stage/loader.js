@@ -1,13 +1,23 @@
 // Asks for one picture at a time; what was wanted meanwhile is asked for next, and only the newest.
+// A picture that cannot be had now is asked for again until it is there.
+
+const RETRY_MS = [1000, 2000, 4000, 8000];
+/** No answer, too busy: it can be had later. */
+const LATER = [0, 503];
 
 export class Loader {
+  /** Whether what is shown is older than what was asked for, since that could not be had. */
+  behind = false;
+
   #busy = false;
   #again = false;
+  #tries = 0;
+  #timer = 0;
 
   /**
    * @param load gives a promise of a picture, or null where there is nothing to ask for
    * @param show is handed each picture in the order of asking
-   * @param on told { busy } and { fault }
+   * @param on told { busy } and { fault }; a fault that goes on is told once
    */
   constructor(load, show, on = () => {}) {
     this.load = load;
@@ -20,15 +30,15 @@ export class Loader {
       this.#again = true;
       return;
     }
+    clearTimeout(this.#timer);
     this.#busy = true;
     this.on({ busy: true });
     do {
       this.#again = false;
       try {
-        const picture = await this.load();
-        if (picture) this.show(picture);
+        this.#take(await this.load());
       } catch (fault) {
-        this.on({ fault });
+        this.#failed(fault);
       }
     } while (this.#again);
     this.#busy = false;
@@ -37,5 +47,23 @@ export class Loader {
 
   get busy() {
     return this.#busy;
+  }
+
+  #take(picture) {
+    if (!picture) return;
+    this.behind = false;
+    this.#tries = 0;
+    this.show(picture);
+  }
+
+  #failed(fault) {
+    const known = this.behind && this.#tries > 0;
+    this.behind = true;
+    if (LATER.includes(fault.status)) {
+      const wait = RETRY_MS[Math.min(this.#tries, RETRY_MS.length - 1)];
+      this.#tries += 1;
+      this.#timer = setTimeout(() => this.ask(), wait);
+    } else this.#tries = 0;
+    if (!known) this.on({ fault });
   }
 }

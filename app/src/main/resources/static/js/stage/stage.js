@@ -1,6 +1,7 @@
 // The stage: a photo, plain and finished, on neutral grey. Looks, zoom and position stay when the
 // photo, the effect or the page changes.
 import { fetchBytes } from "../web/http.js";
+import { newName } from "../web/names.js";
 import { sayFault } from "../web/say.js";
 import { keepLook, keptLook } from "./kept-look.js";
 import { lookButtons } from "./look-buttons.js";
@@ -10,6 +11,7 @@ import { fresh, Pane } from "./pane.js";
 import { PinPanes } from "./pin-panes.js";
 import { listenWheel } from "./pointing.js";
 import { Shot } from "./shot.js";
+import { Tag } from "./tag.js";
 import { panned, placed, scaleOf, toPhoto, zoomed } from "./view.js";
 import { drawWeave } from "./weave.js";
 import { Wiper } from "./wiper.js";
@@ -44,9 +46,9 @@ export class Stage {
     this.finished = new Pane(root.querySelector(".pane-finished"));
     this.plain = new Pane(root.querySelector(".pane-plain"));
     this.pane = this.finished.element;
-    this.tag = root.querySelector("[data-tag]");
+    this.tag = new Tag(root.querySelector("[data-tag]"));
     this.weave = root.querySelector("[data-weave]");
-    this.name = crypto.randomUUID();
+    this.name = newName();
     const told = this.told;
     this.loader = new Loader(() => this.#load(), (shot) => this.#show(shot), told);
     this.plainLoader = new Loader(() => this.#loadPlain(), (shot) => this.#showPlain(shot), told);
@@ -75,8 +77,8 @@ export class Stage {
 
   /** A hint over the picture; empty for none. */
   label(text) {
-    if (this.tag.dataset.own === text) return;
-    this.tag.dataset.own = text;
+    if (this.tag.own === text) return;
+    this.tag.own = text;
     this.#drawAll();
   }
 
@@ -205,10 +207,15 @@ export class Stage {
     return JSON.stringify([this.source.photo().id, this.finished.wanted(this.view, this.source.photo())]);
   }
 
-  told = ({ busy, fault }) => {
-    if (busy !== undefined) this.root.classList.toggle("is-busy", this.loaders.some((l) => l.busy));
+  told = ({ fault }) => {
     if (fault) sayFault(fault);
+    this.root.classList.toggle("is-busy", this.loaders.some((l) => l.busy));
+    if (this.root.classList.contains("is-behind") === this.#behind()) return;
+    this.root.classList.toggle("is-behind");
+    this.#drawAll();
   };
+
+  #behind = () => this.loaders.some((l) => l.behind);
 
   /** A promise of what a pane is to show: the part that is new, or all of it. */
   fetchFor(pane, body, view) {
@@ -262,10 +269,7 @@ export class Stage {
     this.finished.draw(this.view, photo, held ? this.plain.shot : this.finished.shot, wiped, this.wiper.share);
     if (this.#mode === "side") this.plain.draw(this.view, photo);
     if (this.#mode === "pins") this.pins.draw();
-    const own = this.tag.dataset.own || (this.#mode === "side" ? "Finished" : "");
-    const words = held ? "Plain photo" : own;
-    this.tag.textContent = words;
-    this.tag.hidden = !words;
+    this.tag.show({ behind: this.#behind(), here: this.finished.shot?.photo === photo, plain: held, side: this.#mode === "side" });
     this.#drawWeave();
     for (const draw of this.#overlays) draw(this);
   }

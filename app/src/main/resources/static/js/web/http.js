@@ -3,12 +3,13 @@
 import { logIn } from "./log-in.js";
 
 export class Refused extends Error {
-  /** @param answer what the application said: sentence, offers, stale */
+  /** @param answer what the application said: sentence, offers, stale, done */
   constructor(sentence, status, answer = {}) {
     super(sentence);
     this.status = status;
     this.offers = answer.offers ?? [];
     this.stale = answer.stale === true;
+    this.done = answer.done === true;
   }
 }
 
@@ -33,25 +34,29 @@ async function trustedAgain() {
   }
 }
 
-/** @param lasts whether the browser sends it on when the page is gone; there is little room for that */
-async function once(method, address, body, lasts) {
+/**
+ * @param how { lasts: the browser sends it on when the page is gone; there is little room for that,
+ *   name: of the request, so that what is sent again is not done twice }
+ */
+async function once(method, address, body, { lasts = false, name = "" } = {}) {
   const headers = { "X-CSRF-TOKEN": csrf() };
+  if (name) headers["Idempotency-Key"] = name;
   const text = body === undefined ? undefined : JSON.stringify(body);
   if (text !== undefined) headers["Content-Type"] = "application/json";
   const keepalive = lasts && method !== "GET" && (text?.length ?? 0) < KEPT_ALIVE;
   try {
     return await fetch(address, { method, headers, body: text, keepalive });
   } catch {
-    if (keepalive) return once(method, address, body, false); // its room was taken
+    if (keepalive) return once(method, address, body, { name }); // its room was taken
     throw new Refused(LOST, 0);
   }
 }
 
 const untrusted = ({ status }) => status === 401 || status === 403;
 
-async function ask(method, address, body, lasts) {
-  let answer = await once(method, address, body, lasts);
-  if (untrusted(answer) && (await trustedAgain())) answer = await once(method, address, body, lasts);
+async function ask(method, address, body, how) {
+  let answer = await once(method, address, body, how);
+  if (untrusted(answer) && (await trustedAgain())) answer = await once(method, address, body, how);
   if (!answer.ok) throw await refused(answer);
   return answer;
 }
@@ -67,14 +72,14 @@ async function refused(answer) {
   return new Refused(said.sentence ?? otherwise, answer.status, said);
 }
 
-/** Sends and gives the answer's JSON. */
-export async function send(method, address, body) {
-  return (await ask(method, address, body, true)).json();
+/** Sends and gives the answer's JSON. @param name of the request; what is sent again under it is not done twice */
+export async function send(method, address, body, name = "") {
+  return (await ask(method, address, body, { lasts: true, name })).json();
 }
 
 /** Sends and gives the answer's bytes, or null where a newer request took this one's place. */
 export async function fetchBytes(address, body) {
-  const answer = await ask("POST", address, body, false);
+  const answer = await ask("POST", address, body);
   return answer.status === 204 ? null : answer.arrayBuffer();
 }
 

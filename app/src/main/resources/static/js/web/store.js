@@ -2,6 +2,8 @@
 // stored and what the hand is still moving. Changes are functions of the document, so they can be put
 // on whatever state the application answers with; every answer is taken whole, never its revision alone.
 
+import { newName } from "./names.js";
+
 const RETRY_MS = [1000, 2000, 4000, 8000];
 const TRIES_AT_A_FAULT = 3;
 /** No answer, not logged in, not trusted, busy, no room on the disk: it can be stored later. */
@@ -21,7 +23,7 @@ export class Store {
   /**
    * @param first the state that the page was made with: { rev, …, [key]: document }
    * @param key name of the document in states
-   * @param how { put(body): stores { rev, token, after, label, gesture, [key] } and gives a state,
+   * @param how { put(body, name): stores { rev, after, built?, label, gesture, [key] } and gives a state,
    *   get(): the state as it is stored now, gesture?(): name of the hand's move }
    * @param on { took(state, differs), saving(), saved(), fault(error, again | null, waits) }
    */
@@ -63,12 +65,13 @@ export class Store {
       last.fns.push(...fns);
       return last.done;
     }
-    return this.#queue({ fns, label, gesture, token: newToken() });
+    return this.#queue({ fns, label, gesture });
   }
 
   /**
    * Asks for something that changes what is stored and is answered with the whole state.
-   * @param send (rev) → promise of a state
+   * @param send (name, on) → promise of a state; on is what a request that depends on the document
+   *   says of it: { rev, after }
    * @param handled told a refusal; true where nothing more need be said
    */
   ask(send, handled = () => false) {
@@ -97,17 +100,22 @@ export class Store {
   /** Sends all that waits without staying for an answer: the page is being left. */
   flush() {
     this.commitHeld();
-    const inFlight = this.#busy ? this.#waiting[0] : null;
-    const saves = this.#waiting.filter((one) => one.fns && one !== inFlight);
-    for (const one of this.#waiting) {
-      if (one.send && one !== inFlight) one.send(this.#base.rev).catch(() => {});
-    }
-    if (saves.length === 0) return;
-    const body = this.#body(saves.at(-1), this.doc);
-    this.how.put({ ...body, after: inFlight?.token ?? "" }).catch(() => {});
+    const onTheWay = this.#busy ? this.#waiting[0] : null;
+    const rest = this.#waiting.filter((one) => one !== onTheWay);
+    const last = rest.findLast((one) => one.fns);
+    const asked = rest.filter((one) => one.send);
+    const names = [onTheWay, ...asked, last].filter(Boolean).map((one) => one.name);
+    for (const one of asked) one.send(one.name, this.#on(names)).catch(() => {});
+    if (last) this.how.put({ ...this.#body(last, this.doc, names), built: this.#base[this.key] }, last.name).catch(() => {});
+  }
+
+  /** @param names of requests that may come before, in whatever order */
+  #on(names = []) {
+    return { rev: this.#base.rev, after: names };
   }
 
   #queue(one) {
+    one.name = newName();
     one.done = new Promise((resolve) => (one.resolve = resolve));
     this.#waiting.push(one);
     this.#refused = false;
@@ -116,8 +124,8 @@ export class Store {
     return one.done;
   }
 
-  #body({ label, gesture, token }, doc) {
-    return { rev: this.#base.rev, token, label, gesture, [this.key]: doc };
+  #body({ label, gesture }, doc, names) {
+    return { ...this.#on(names), label, gesture, [this.key]: doc };
   }
 
   async #run() {
@@ -137,8 +145,13 @@ export class Store {
 
   #sent(one) {
     one.sent = true;
-    if (one.send) return one.send(this.#base.rev);
-    return this.how.put({ ...this.#body(one, all(one.fns, this.#base[this.key])), after: "" });
+    const answer = one.send
+      ? one.send(one.name, this.#on())
+      : this.how.put(this.#body(one, all(one.fns, this.#base[this.key])), one.name);
+    return answer.catch((error) => {
+      if (error.done) return this.how.get(); // it was done, and only the answer was lost
+      throw error;
+    });
   }
 
   #done(one, state) {
@@ -174,7 +187,7 @@ export class Store {
     this.#refused = true;
     await this.#takeStored(error);
     if (one.send && error.offers?.length > 0) this.#refused = false; // a question, not a loss
-    const again = one.fns ? () => this.#queue({ ...one, sent: false, token: newToken() }) : null;
+    const again = one.fns ? () => this.#queue({ ...one, sent: false }) : null;
     if (!one.handled?.(error)) this.on.fault(error, again, false);
     one.resolve(null);
   }
@@ -188,8 +201,6 @@ export class Store {
     }
   }
 }
-
-const newToken = () => Math.random().toString(36).slice(2);
 
 const all = (fns, doc) => fns.reduce((next, fn) => applied(fn, next), doc);
 

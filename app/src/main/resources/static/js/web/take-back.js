@@ -30,7 +30,7 @@ export function takeBackIn(store, send, address, query) {
   return takeBack(async (q) => {
     let refused = null;
     const answer = await store.ask(
-      () => send("POST", joined(q)),
+      (name) => send("POST", joined(q), undefined, name),
       (error) => {
         refused = error;
         return error.offers?.length > 0;

@@ -117,6 +117,19 @@ public final class Fields {
         .toList();
   }
 
+  /** A list of texts. */
+  public List<String> texts(String name) {
+    return list(name).stream()
+        .map(
+            raw -> {
+              if (raw instanceof String text) {
+                return text;
+              }
+              throw wrong(name, "a list of texts");
+            })
+        .toList();
+  }
+
   /** The object in a field; an absent one counts as empty. */
   public Fields object(String name) {
     Object raw = has(name) ? values.get(name) : Map.of();

@@ -62,6 +62,32 @@ public final class PictureReader {
         () -> readWithin(bytes, name), PictureException.class, fault -> damaged(name, fault));
   }
 
+  /**
+   * How many pixels a file says that it holds, before any is decoded.
+   *
+   * @throws PictureException with a sentence if that is more than is taken, or it is no picture
+   */
+  public static long pixels(byte[] bytes, String name) {
+    return Outside.read(
+        () -> {
+          try (ImageInputStream in =
+              ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+            ImageReader reader = readerFor(in, name);
+            try {
+              reader.setInput(in, false, true);
+              checkSize(reader.getWidth(0), reader.getHeight(0), name);
+              return (long) reader.getWidth(0) * reader.getHeight(0);
+            } finally {
+              reader.dispose();
+            }
+          } catch (IOException e) {
+            throw damaged(name, e);
+          }
+        },
+        PictureException.class,
+        fault -> damaged(name, fault));
+  }
+
   private static Picture readWithin(byte[] bytes, String name) {
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
       ImageReader reader = readerFor(in, name);

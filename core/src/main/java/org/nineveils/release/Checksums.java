@@ -10,7 +10,7 @@ import java.util.Map;
 /** The list of SHA-256 sums in a package, in the form that {@code sha256sum --check} reads. */
 public final class Checksums {
   /** Name of the list in the package. */
-  static final String FILE = "checksums.sha256";
+  public static final String FILE = "checksums.sha256";
 
   private Checksums() {}
 

@@ -119,7 +119,7 @@ class BenchApi {
   @PostMapping("/copy-mask")
   Map<String, Object> copyMask(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The request");
-    bench.copyMask(id, f.whole("rev"), f.text("from"), f.text("to"));
+    bench.copyMask(id, Save.of(f), f.text("from"), f.text("to"));
     return state(id, f.whole("photo"));
   }
 

@@ -1,6 +1,5 @@
 package org.nineveils.app.bench;
 
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.fault.NotFound;
@@ -12,6 +11,7 @@ import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Thumbnails;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Save;
+import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Picture;
@@ -107,22 +107,23 @@ public class BenchService {
   /**
    * Gives a veil the mask of another, with its paint on every photo, as one edit.
    *
-   * @param rev revision of the effect that the change was made on
+   * @param on the state of the effect that the change was made on
    */
-  public void copyMask(long effectId, int rev, String from, String to) {
+  public void copyMask(long effectId, Save on, String from, String to) {
     Effect effect = effects.effect(effects.get(effectId));
     Veil source = effect.veil(from).orElseThrow(BenchService::gone);
     Veil target = effect.veil(to).orElseThrow(BenchService::gone);
-    List<Veil> veils =
-        effect.veils().stream()
-            .map(v -> v.id().equals(to) ? v.withMask(source.mask()) : v)
-            .toList();
-    String label = "mask of %s to %s".formatted(source.name(), target.name());
-    effects.save(
+    effects.change(
         effectId,
-        Save.on(rev, label),
-        effect.withVeils(veils),
+        on.labelled("mask of %s to %s".formatted(source.name(), target.name())),
+        now -> masked(now, from, to),
         () -> copyPaint(effectId, from, to));
+  }
+
+  private static Effect masked(Effect effect, String from, String to) {
+    Mask mask = effect.veil(from).orElseThrow(BenchService::gone).mask();
+    return effect.withVeils(
+        effect.veils().stream().map(v -> v.id().equals(to) ? v.withMask(mask) : v).toList());
   }
 
   private static NotFound gone() {

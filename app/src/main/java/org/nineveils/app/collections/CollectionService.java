@@ -87,18 +87,16 @@ public class CollectionService {
             line,
             notes.strip(),
             old.rev());
-    if (store.isStored(id, save)) {
-      return;
-    }
     journal.edit(
         Set.of(scope(id)),
         save.label(),
         save.gesture(),
         () -> {
           checkName(next.name(), id);
-          if (!store.change(next, save)) {
+          if (!save.follows(get(id).rev(), store.asked(id))) {
             throw Conflict.stale("“%s”".formatted(old.name()));
           }
+          store.change(next);
           store.setKits(id, kitIds);
           return null;
         });

@@ -2,8 +2,7 @@ package org.nineveils.app.collections;
 
 import java.util.List;
 import java.util.Optional;
-import org.nineveils.app.undo.Guarded;
-import org.nineveils.app.undo.Save;
+import org.nineveils.app.undo.Asked;
 import org.nineveils.kit.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -44,27 +43,29 @@ class CollectionStore {
         .single();
   }
 
-  /** Stores a collection if it is still at the state that the save was built on. */
-  boolean change(CollectionRows.Collection c, Save save) {
-    return db.sql(
-                """
-                update collection set name = ?, name_key = ?, version = ?, licence = ?, notes = ?,
-                  rev = rev + 1, token = ?
-                where id = ? and\s"""
-                    + " "
-                    + Save.MATCH)
-            .params(
-                c.name(),
-                Names.key(c.name()),
-                c.version(),
-                c.licence(),
-                c.notes(),
-                save.token(),
-                c.id(),
-                save.rev(),
-                save.after())
-            .update()
-        == 1;
+  /** The name of the request that changed a collection last. */
+  String asked(long id) {
+    return db.sql("select token from collection where id = ?")
+        .param(id)
+        .query(String.class)
+        .single();
+  }
+
+  void change(CollectionRows.Collection c) {
+    db.sql(
+            """
+            update collection set name = ?, name_key = ?, version = ?, licence = ?, notes = ?,
+              rev = rev + 1, token = ?
+            where id = ?""")
+        .params(
+            c.name(),
+            Names.key(c.name()),
+            c.version(),
+            c.licence(),
+            c.notes(),
+            Asked.name(),
+            c.id())
+        .update();
   }
 
   void remove(long id) {
@@ -151,10 +152,5 @@ class CollectionStore {
             on conflict do update set value = excluded.value""")
         .params(name, value)
         .update();
-  }
-
-  /** Whether this very save was stored before. */
-  boolean isStored(long id, Save save) {
-    return Guarded.isStored(db, "collection", id, save);
   }
 }

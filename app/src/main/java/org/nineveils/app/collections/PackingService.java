@@ -120,13 +120,8 @@ class PackingService implements JobKind {
   }
 
   @Override
-  public String id() {
-    return ID;
-  }
-
-  @Override
-  public boolean goesOn() {
-    return false; // what it was begun with is no longer what there is
+  public Nature nature() {
+    return new Nature(ID, false, false); // what it was begun with is no longer what there is
   }
 
   private record Section(Rows.Section row, List<Rows.Head> effects) {}

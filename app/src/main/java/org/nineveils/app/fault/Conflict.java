@@ -4,20 +4,29 @@ package org.nineveils.app.fault;
 public class Conflict extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
-  private final boolean stale;
+  /** What a page can make of it. */
+  public enum Sort {
+    /** It is told, and that is all. */
+    PLAIN,
+    /** A save on an older state than the present one. */
+    STALE,
+    /** The same request was done before, and its answer was lost. */
+    DONE
+  }
+
+  private final Sort sort;
 
   public Conflict(String sentence) {
-    this(sentence, false);
+    this(sentence, Sort.PLAIN);
   }
 
-  private Conflict(String sentence, boolean stale) {
+  private Conflict(String sentence, Sort sort) {
     super(sentence);
-    this.stale = stale;
+    this.sort = sort;
   }
 
-  /** Whether it was a save on an older state than the present one. */
-  public boolean isStale() {
-    return stale;
+  public Sort sort() {
+    return sort;
   }
 
   /** A name that something else has. */
@@ -32,6 +41,11 @@ public class Conflict extends RuntimeException {
     return new Conflict(
         "%s was changed in another window. Here is the newer state; your last change is not in it."
             .formatted(what),
-        true);
+        Sort.STALE);
+  }
+
+  /** A request that was done before under the same name. */
+  public static Conflict done() {
+    return new Conflict("This was done before; it is not done twice.", Sort.DONE);
   }
 }

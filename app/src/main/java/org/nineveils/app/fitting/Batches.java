@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -12,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.jobs.Job;
@@ -30,7 +32,6 @@ import org.nineveils.kit.Worn;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureReader;
-import org.nineveils.refusal.Limits;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
 import org.springframework.beans.factory.ObjectProvider;
@@ -121,13 +122,8 @@ class Batches implements JobKind {
   }
 
   @Override
-  public String id() {
-    return ID;
-  }
-
-  @Override
-  public boolean goesOn() {
-    return true;
+  public Nature nature() {
+    return new Nature(ID, false, true);
   }
 
   private record Item(int place, String name, long photo, String file) {
@@ -138,20 +134,28 @@ class Batches implements JobKind {
 
   @Override
   public void run(JobRun run) throws IOException {
-    Stack stack = StackJson.parse(run.request().object("state"));
     List<Item> all = new ArrayList<>();
     run.request().objects("items", f -> all.add(item(all.size(), f)));
+    if (Files.exists(run.folder().resolve(ZIP))) {
+      run.total(all.size(), all.size()); // cut off after that: nothing is left to do
+    } else {
+      make(run, all);
+    }
+    tell(run, all);
+  }
+
+  private void make(JobRun run, List<Item> all) throws IOException {
+    Stack stack = StackJson.parse(run.request().object("state"));
     List<Item> missing = all.stream().filter(i -> !Files.exists(i.out(run.folder()))).toList();
     run.total(all.size(), all.size() - missing.size());
     run.each(
         missing,
         false,
         Item::name,
-        item -> pixels(item),
+        item -> pixels(item, run.folder()),
         item -> {
           byte[] jpeg = stage.file(picture(item, run.folder()), stack, PictureFormat.JPEG);
-          Path part = Files.write(run.folder().resolve("part"), jpeg);
-          Files.move(part, item.out(run.folder())); // whole or not at all
+          whole(item.out(run.folder()), part -> Files.write(part, jpeg));
         });
     pack(run, all);
   }
@@ -161,29 +165,53 @@ class Batches implements JobKind {
         place, f.text("name"), f.has("photo") ? f.whole("photo") : 0, f.text("file", ""));
   }
 
-  /** A file's own size is known only once it is read: it is taken for a large one. */
-  private long pixels(Item item) {
+  private long pixels(Item item, Path folder) {
     if (item.photo() == 0) {
-      return Limits.PICTURE_PIXELS;
+      return PictureReader.pixels(bytes(item, folder), item.name());
     }
     Photo photo = photos.get(item.photo());
     return (long) photo.width() * photo.height();
   }
 
-  private Picture picture(Item item, Path folder) throws IOException {
+  private static byte[] bytes(Item item, Path folder) {
+    try {
+      return Files.readAllBytes(folder.resolve(item.file()));
+    } catch (IOException e) {
+      throw new Refusal("“%s” is no longer kept; choose it again.".formatted(item.name()));
+    }
+  }
+
+  private Picture picture(Item item, Path folder) {
     if (item.photo() != 0) {
       return photos.full(photos.get(item.photo()));
     }
-    return PictureReader.read(Files.readAllBytes(folder.resolve(item.file())), item.name());
+    return PictureReader.read(bytes(item, folder), item.name());
   }
 
   private static void pack(JobRun run, List<Item> all) throws IOException {
     List<Item> made = all.stream().filter(i -> Files.exists(i.out(run.folder()))).toList();
-    run.said("%d %s ready.".formatted(made.size(), made.size() == 1 ? "photo is" : "photos are"));
     if (made.isEmpty()) {
       return;
     }
-    Path part = run.folder().resolve("zip.part");
+    whole(run.folder().resolve(ZIP), part -> zip(part, made, run.folder()));
+  }
+
+  private interface Writing {
+    void to(Path part) throws IOException;
+  }
+
+  /** Writes a file whole or not at all. */
+  private static void whole(Path file, Writing writing) throws IOException {
+    Path part = file.resolveSibling(file.getFileName() + ".part");
+    try {
+      writing.to(part);
+      Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
+    } finally {
+      Files.deleteIfExists(part);
+    }
+  }
+
+  private static void zip(Path part, List<Item> made, Path folder) throws IOException {
     Set<String> names = new HashSet<>();
     try (OutputStream out = Files.newOutputStream(part);
         ZipOutputStream zip = new ZipOutputStream(out)) {
@@ -195,18 +223,29 @@ class Batches implements JobKind {
           name = base + "-" + n;
         }
         zip.putNextEntry(new ZipEntry(name + ".jpg"));
-        Files.copy(item.out(run.folder()), zip);
+        Files.copy(item.out(folder), zip);
         zip.closeEntry();
       }
     }
-    Files.move(part, run.folder().resolve(ZIP));
+  }
+
+  /** Says how many there are and gives them; what they were made of goes. */
+  private static void tell(JobRun run, List<Item> all) throws IOException {
+    Path zip = run.folder().resolve(ZIP);
+    int made = 0;
+    if (Files.exists(zip)) {
+      try (ZipFile file = new ZipFile(zip.toFile())) {
+        made = file.size();
+      }
+      run.result(ZIP, "nine-veils-photos.zip");
+    }
+    run.said("%d %s ready.".formatted(made, made == 1 ? "photo is" : "photos are"));
     for (Item item : all) {
       Files.deleteIfExists(item.out(run.folder()));
       if (!item.file().isEmpty()) {
         Files.deleteIfExists(run.folder().resolve(item.file()));
       }
     }
-    run.result(ZIP, "nine-veils-photos.zip");
   }
 
   /** What a request says of files that were taken in. */

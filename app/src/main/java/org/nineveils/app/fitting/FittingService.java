@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.NotFound;
@@ -141,47 +142,53 @@ public class FittingService {
     return out;
   }
 
-  /** Saves a fitting as a whole, but for its paint; what was brushed on effects taken off goes. */
+  /**
+   * Saves a fitting as a whole, but for its paint; what was brushed on effects taken off goes.
+   *
+   * @throws Conflict with a sentence if the fitting was changed meanwhile
+   */
   public void save(long id, Save save, Fitting fitting) {
-    save(id, save, fitting, () -> strokes.keepOnly(id, keys(fitting)));
+    get(id);
+    journal.edit(
+        Set.of(scope(id)),
+        save.label(),
+        save.gesture(),
+        () -> {
+          Fitting met =
+              store
+                  .meeting(id, save, unpainted(fitting))
+                  .orElseThrow(() -> Conflict.stale("This fitting"));
+          return put(id, met);
+        });
+  }
+
+  /** Stores what the photo wears; paint of what it does not wear goes. */
+  private Fitting put(long id, Fitting fitting) {
+    store.store(id, unpainted(fitting));
+    strokes.keepOnly(id, keys(fitting));
+    return fitting;
+  }
+
+  private static Fitting unpainted(Fitting fitting) {
+    return mapped(fitting, Worn::unpainted);
   }
 
   private static List<String> keys(Fitting fitting) {
     return fitting.worn().stream().map(Worn::effect).toList();
   }
 
-  private void save(long id, Save save, Fitting fitting, Runnable also) {
-    if (store.isStored(id, save)) {
-      return;
-    }
-    Fitting unpainted = mapped(fitting, Worn::unpainted);
-    journal.edit(
-        Set.of(scope(id)),
-        save.label(),
-        save.gesture(),
-        () -> {
-          if (!store.save(id, save, Json.write(FittingJson.format(unpainted)))) {
-            throw Conflict.stale("This fitting");
-          }
-          also.run();
-          return null;
-        });
-  }
-
   /** Lets the photo wear another state, paint and all. */
-  void replace(FittingRow row, Fitting fitting, String label) {
-    save(
-        row.id(),
-        Save.on(row.rev(), label),
-        fitting,
+  void replace(long id, Fitting fitting, String label) {
+    journal.edit(
+        scope(id),
+        label,
         () -> {
-          strokes.keepOnly(row.id(), List.of());
-          fitting
-              .worn()
-              .forEach(
-                  w ->
-                      w.paint()
-                          .forEach((veil, p) -> strokes.rows().put(row.id(), w.effect(), veil, p)));
+          store.store(id, unpainted(fitting));
+          strokes.keepOnly(id, List.of());
+          for (Worn w : fitting.worn()) {
+            w.paint().forEach((veil, p) -> strokes.rows().put(id, w.effect(), veil, p));
+          }
+          return null;
         });
   }
 
@@ -192,18 +199,15 @@ public class FittingService {
    * @return what happened; where something is asked, nothing was changed
    */
   public Fitting.Change wear(long id, String key, Fitting.Answer answer) {
-    FittingRow row = get(id);
-    Wardrobe wardrobe = wardrobe(row);
+    Wardrobe wardrobe = wardrobe(get(id));
     Offer offer = wardrobe.offers().get(key);
     if (offer == null) {
       throw new NotFound("This effect is no longer here.");
     }
-    Fitting.Change change =
-        unpainted(row).wear(offer, wardrobe.offers(), wardrobe.effects(), answer);
-    if (change.asks().isEmpty()) {
-      save(id, Save.on(row.rev(), "wear " + offer.name()), change.fitting());
-    }
-    return change;
+    return change(
+        id,
+        "wear " + offer.name(),
+        worn -> worn.wear(offer, wardrobe.offers(), wardrobe.effects(), answer));
   }
 
   /**
@@ -213,16 +217,29 @@ public class FittingService {
    * @return the sentence that says what happened
    */
   public String wearAll(long id, int section, boolean lifted) {
-    FittingRow row = get(id);
-    Fitting.Change change = unpainted(row).wearAll(section, lifted, wardrobe(row).offers());
-    save(id, Save.on(row.rev(), "wear a whole section"), change.fitting());
-    return change.said();
+    Wardrobe wardrobe = wardrobe(get(id));
+    return change(
+            id, "wear a whole section", worn -> worn.wearAll(section, lifted, wardrobe.offers()))
+        .said();
+  }
+
+  /** Changes what is worn now by a rule, unless the rule asks something. */
+  private Fitting.Change change(long id, String label, Function<Fitting, Fitting.Change> rule) {
+    return journal.edit(
+        scope(id),
+        label,
+        () -> {
+          Fitting.Change change = rule.apply(unpainted(get(id)));
+          if (change.asks().isEmpty()) {
+            put(id, change.fitting());
+          }
+          return change;
+        });
   }
 
   /** Takes an effect off. */
   public void takeOff(long id, String key) {
-    FittingRow row = get(id);
-    save(id, Save.on(row.rev(), "take an effect off"), unpainted(row).without(key));
+    journal.edit(scope(id), "take an effect off", () -> put(id, unpainted(get(id)).without(key)));
   }
 
   /** Adds a stroke to a veil of a worn effect. */

@@ -3,6 +3,9 @@ package org.nineveils.app.fitting;
 import java.util.Optional;
 import org.nineveils.app.undo.Guarded;
 import org.nineveils.app.undo.Save;
+import org.nineveils.document.FittingJson;
+import org.nineveils.document.Json;
+import org.nineveils.kit.Fitting;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -51,13 +54,13 @@ class FittingStore {
         .update();
   }
 
-  /** Stores the document if the fitting is still at the state that the save was built on. */
-  boolean save(long id, Save save, String doc) {
-    return Guarded.save(db, "fitting", id, save, doc);
+  /** What a save makes of the fitting; empty if something else came between. */
+  Optional<Fitting> meeting(long id, Save save, Fitting fitting) {
+    return Guarded.meeting(db, "fitting", id, save, FittingJson.format(fitting), "The fitting")
+        .map(FittingJson::parse);
   }
 
-  /** Whether this very save was stored before. */
-  boolean isStored(long id, Save save) {
-    return Guarded.isStored(db, "fitting", id, save);
+  void store(long id, Fitting fitting) {
+    Guarded.store(db, "fitting", id, Json.write(FittingJson.format(fitting)));
   }
 }

@@ -79,7 +79,7 @@ public class Pins {
   /** Lets the photo wear again what a pin remembers. */
   public void goBack(long fitting, long id) {
     String name = find(fitting, id).name();
-    fittings.replace(fittings.get(fitting), fitting(fitting, id), "go back to " + name);
+    fittings.replace(fitting, fitting(fitting, id), "go back to " + name);
   }
 
   private void edit(long fitting, String label, BooleanSupplier work) {

@@ -4,6 +4,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.undo.Journal;
@@ -147,32 +149,38 @@ public class EffectService {
   /**
    * Saves the veils and note.
    *
-   * @throws Conflict with a sentence if the effect was changed meanwhile
+   * @throws Conflict with a sentence if the effect was changed meanwhile; then nothing is changed
    */
   public void save(long id, Save save, Effect effect) {
-    save(id, save, effect, () -> {});
+    edit(id, save, () -> store.meeting(id, save, effect));
   }
 
   /**
-   * Saves the veils and note together with something else, as one edit.
+   * Changes the veils and note as they are now, together with something else, as one edit.
    *
    * @param also changes rows that belong to it
-   * @throws Conflict with a sentence if the effect was changed meanwhile; then nothing is changed
+   * @throws Conflict with a sentence if the effect was changed since the state that the change was
+   *     made on; then nothing is changed
    */
-  public void save(long id, Save save, Effect effect, Runnable also) {
-    Rows.Effect row = get(id);
-    if (store.isStored(id, save)) {
-      return;
-    }
+  public void change(long id, Save on, UnaryOperator<Effect> change, Runnable also) {
+    edit(
+        id,
+        on,
+        () -> {
+          Optional<Effect> next = store.now(id, on).map(change);
+          also.run();
+          return next;
+        });
+  }
+
+  private void edit(long id, Save save, Supplier<Optional<Effect>> next) {
+    String name = get(id).name();
     journal.edit(
         Set.of(scope(id)),
         save.label(),
         save.gesture(),
         () -> {
-          if (!store.save(id, save, Json.write(EffectJson.format(effect)))) {
-            throw Conflict.stale("“%s”".formatted(row.name()));
-          }
-          also.run();
+          store.store(id, next.get().orElseThrow(() -> Conflict.stale("“%s”".formatted(name))));
           return null;
         });
   }

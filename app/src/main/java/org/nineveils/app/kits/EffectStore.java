@@ -4,7 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import org.nineveils.app.undo.Guarded;
 import org.nineveils.app.undo.Save;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
+import org.nineveils.veil.Effect;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -84,9 +87,21 @@ class EffectStore {
         .update();
   }
 
-  /** Stores the document if the effect is still at the state that the save was built on. */
-  boolean save(long id, Save save, String doc) {
-    return Guarded.save(db, "effect", id, save, doc);
+  /** What a save makes of the effect; empty if something else came between. */
+  Optional<Effect> meeting(long id, Save save, Effect effect) {
+    return Guarded.meeting(db, "effect", id, save, EffectJson.format(effect), "The effect")
+        .map(EffectJson::parse);
+  }
+
+  /**
+   * The effect as it is, for a change that was made on it; empty if something else came between.
+   */
+  Optional<Effect> now(long id, Save on) {
+    return Guarded.now(db, "effect", id, on, "The effect").map(EffectJson::parse);
+  }
+
+  void store(long id, Effect effect) {
+    Guarded.store(db, "effect", id, Json.write(EffectJson.format(effect)));
   }
 
   void favour(long id, boolean favourite) {
@@ -95,10 +110,5 @@ class EffectStore {
 
   void remove(long id) {
     db.sql("delete from effect where id = ?").param(id).update();
-  }
-
-  /** Whether this very save was stored before. */
-  boolean isStored(long id, Save save) {
-    return Guarded.isStored(db, "effect", id, save);
   }
 }

@@ -23,6 +23,7 @@ public class Journal {
   private final TransactionTemplate transaction;
   private final EditStore edits;
   private final Replay replay;
+  private final AskedStore asked;
   private final Clock clock;
 
   Journal(JdbcClient db, TransactionTemplate transaction, Clock clock) {
@@ -30,6 +31,7 @@ public class Journal {
     this.transaction = transaction;
     this.edits = new EditStore(db);
     this.replay = new Replay(db, edits);
+    this.asked = new AskedStore(db);
     this.clock = clock;
   }
 
@@ -50,10 +52,13 @@ public class Journal {
    * @param scopes where it can be taken back
    * @param gesture name of a drag or a held key: edits of one gesture with one label are one step;
    *     empty for none
+   * @throws org.nineveils.app.fault.Conflict if the present request was done before; see {@link
+   *     Asked}
    */
   public <T> T edit(Set<String> scopes, String label, String gesture, Supplier<T> work) {
     return transaction.execute(
         status -> {
+          asked.check();
           Optional<Edit> same =
               gesture.isEmpty() ? Optional.empty() : edits.ofGesture(scopes, label, gesture);
           long id =
@@ -68,7 +73,10 @@ public class Journal {
           T result = recording(id, work);
           if (!edits.settle(id)) {
             edits.remove(id); // nothing was changed, so there is nothing to take back
-          } else if (same.isEmpty()) {
+            return result;
+          }
+          asked.keep();
+          if (same.isEmpty()) {
             scopes.forEach(scope -> edits.endRedo(scope, id));
             scopes.forEach(scope -> edits.prune(scope));
           }
@@ -93,7 +101,13 @@ public class Journal {
    * @throws Obstacle with a sentence and what can be done about it; then nothing was changed
    */
   public String step(String scope, Steps steps) {
-    return transaction.execute(status -> stepNow(scope, steps));
+    return transaction.execute(
+        status -> {
+          asked.check();
+          String said = stepNow(scope, steps);
+          asked.keep();
+          return said;
+        });
   }
 
   private String stepNow(String scope, Steps steps) {

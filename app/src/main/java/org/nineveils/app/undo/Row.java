@@ -56,8 +56,12 @@ final class Row {
     Map<String, Object> known = known(image);
     String sets = known.keySet().stream().map(c -> c + " = ?").collect(Collectors.joining(", "));
     List<Object> values = new ArrayList<>(known.values());
-    values.addAll(key);
     String rev = counted ? ", rev = rev + 1" : "";
+    if (counted && columns.contains("token")) {
+      rev += ", token = ?";
+      values.add(Asked.name());
+    }
+    values.addAll(key);
     return db.sql("update %s set %s%s where %s".formatted(table.name(), sets, rev, match()))
         .params(values)
         .update();

@@ -1,6 +1,7 @@
 package org.nineveils.app.web;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.Faults;
@@ -64,11 +65,16 @@ class ErrorAdvice {
 
   @ExceptionHandler(Conflict.class)
   Object conflict(Conflict fault, HttpServletRequest request) {
-    return fault.isStale()
-        ? ResponseEntity.status(HttpStatus.CONFLICT)
+    return fault.sort() == Conflict.Sort.PLAIN
+        ? answer(HttpStatus.CONFLICT, fault.getMessage(), request)
+        : ResponseEntity.status(HttpStatus.CONFLICT)
             .contentType(MediaType.APPLICATION_JSON)
-            .body(Map.of("sentence", fault.getMessage(), "stale", true))
-        : answer(HttpStatus.CONFLICT, fault.getMessage(), request);
+            .body(
+                Map.of(
+                    "sentence",
+                    fault.getMessage(),
+                    fault.sort().name().toLowerCase(Locale.ROOT),
+                    true));
   }
 
   /** Something stands in the way of undo: the answer says what can be done about it. */

@@ -6,8 +6,14 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.DriverManager;
+import java.util.List;
+import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.nineveils.app.testing.Http;
 import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
@@ -106,5 +112,33 @@ class JobsIT {
     assertThat(memory.number("keptMost")).isLessThan(memory.number("heapMost") / 2);
     assertThat(memory.object("shelves").names()).isNotEmpty();
     assertThat(http.get("/actuator/env").statusCode()).isEqualTo(404);
+  }
+
+  /** The process ended after the results were packed and before that was told. */
+  @Test
+  void aBatchThatWasPackedWhenTheApplicationEndedIsNotMadeAgain(@TempDir Path folder)
+      throws Exception {
+    RunningApp.on(folder, 0).close();
+    try (var db = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("nine-veils.db"));
+        var run = db.createStatement()) {
+      run.execute(
+          """
+          insert into job (id, kind, subject, title, request, state, made_at) values
+            (5, 'batch', 'fitting:1', 'One on 1 photo', '{"state": {}, "items": [
+              {"file": "0", "name": "a.png"}]}', 'running', '2026-01-01T00:00:00Z')""");
+    }
+    Path results = Files.createDirectories(folder.resolve("jobs/5")).resolve("results.zip");
+    try (var zip = new ZipOutputStream(Files.newOutputStream(results))) {
+      zip.putNextEntry(new ZipEntry("a.jpg"));
+    }
+    RunningApp again = RunningApp.on(folder, 0);
+    try {
+      Fields job = new Http(again).ended(5);
+      assertThat(job.text("said")).isEqualTo("1 photo is ready.");
+      assertThat(job.text("state")).isEqualTo("done");
+      assertThat(job.raw().get("faults")).isEqualTo(List.of());
+    } finally {
+      again.close();
+    }
   }
 }

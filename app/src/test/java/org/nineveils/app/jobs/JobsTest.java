@@ -49,13 +49,8 @@ class JobsTest {
   private static JobKind kind(String id, boolean goesOn, Work work) {
     return new JobKind() {
       @Override
-      public String id() {
-        return id;
-      }
-
-      @Override
-      public boolean goesOn() {
-        return goesOn;
+      public Nature nature() {
+        return new Nature(id, false, goesOn);
       }
 
       @Override
@@ -125,6 +120,34 @@ class JobsTest {
             "“bad” is damaged.",
             "“gone” is no longer here.",
             "“broken” was not done: something went wrong.");
+  }
+
+  /** Its photo was taken off the wall since the batch was asked for. */
+  @Test
+  void anItemWhoseSizeCannotBeToldFailsAloneToo() {
+    List<String> done = Collections.synchronizedList(new ArrayList<>());
+    with(
+        kind(
+            "k",
+            true,
+            run -> {
+              run.total(3, 0);
+              run.each(
+                  List.of("a", "gone", "c"),
+                  false,
+                  item -> item,
+                  item -> {
+                    if (item.equals("gone")) {
+                      throw new NotFound("This photo is no longer here.");
+                    }
+                    return 1;
+                  },
+                  done::add);
+            }));
+    Job job = ended(jobs.start("k", "s", "Three", "{}"));
+    assertThat(done).containsExactly("a", "c");
+    assertThat(job.state()).isEqualTo(Job.State.DONE);
+    assertThat(job.faults()).containsExactly("This photo is no longer here.");
   }
 
   /** Before, a batch that ran out of memory never ended. */
@@ -241,6 +264,46 @@ class JobsTest {
     assertThat(seen).containsExactly(7, 8);
     assertThat(jobs.get(3).state()).isEqualTo(Job.State.CUT_OFF);
     assertThat(jobs.get(3).said()).contains("Start it again");
+  }
+
+  /** An orderly end is no stop: nothing is made of half of the items. */
+  @Test
+  void whenTheApplicationEndsAJobBeginsNothingFurtherAndGoesOnAfterARestart() throws Exception {
+    CountDownLatch begun = new CountDownLatch(1);
+    CountDownLatch ending = new CountDownLatch(1);
+    List<String> made = Collections.synchronizedList(new ArrayList<>());
+    JobKind kind =
+        kind(
+            "on",
+            true,
+            run -> {
+              List<String> missing = new ArrayList<>(List.of("a", "b", "c"));
+              missing.removeAll(made);
+              run.total(3, made.size());
+              run.each(
+                  missing,
+                  false,
+                  i -> i,
+                  i -> 0,
+                  i -> {
+                    begun.countDown();
+                    ending.await();
+                    made.add(i);
+                  });
+              made.add("packed");
+            });
+    with(kind);
+    long id = jobs.start("on", "s", "Three", "{}").id();
+    begun.await();
+    jobs.close();
+    ending.countDown();
+    while (made.isEmpty()) {
+      LockSupport.parkNanos(2_000_000);
+    }
+    with(kind);
+    jobs.takeUp();
+    assertThat(ended(jobs.get(id)).state()).isEqualTo(Job.State.DONE);
+    assertThat(made).containsExactly("a", "b", "c", "packed");
   }
 
   @Test

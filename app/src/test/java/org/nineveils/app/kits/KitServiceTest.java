@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -12,6 +13,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.testing.Database;
+import org.nineveils.app.undo.Asked;
 import org.nineveils.app.undo.Save;
 import org.nineveils.app.undo.TestJournal;
 import org.nineveils.kit.StackingRule;
@@ -125,27 +127,42 @@ class KitServiceTest {
     assertThat(effects.get(id).rev()).isEqualTo(2);
   }
 
+  private void asked(String name, long id, Save save, Effect effect) {
+    Asked.begin(name);
+    try {
+      effects.save(id, save, effect);
+    } finally {
+      Asked.end();
+    }
+  }
+
   /** Its answer was lost, as when the application was ended: the page sends it again. */
   @Test
   void aSaveThatIsSentAgainIsStoredOnce() {
     long id = effects.add(kits.sections(kit).get(0).id(), "Milk", Effect.empty());
     Effect next = new Effect(List.of(), "next", 1);
-    Save save = new Save(1, "token", "", "note", "");
-    effects.save(id, save, next);
-    effects.save(id, save, next);
+    asked("one", id, Save.on(1, "note"), next);
+    assertThatThrownBy(() -> asked("one", id, Save.on(1, "note"), next))
+        .isInstanceOfSatisfying(
+            Conflict.class, c -> assertThat(c.sort()).isEqualTo(Conflict.Sort.DONE));
     assertThat(effects.get(id).rev()).isEqualTo(2);
   }
 
-  /** A page that is left sends its last save while the one before is still on its way. */
+  private static Save leaving(String label, String... after) {
+    return new Save(1, List.of(after), Map.of("note", ""), label, "");
+  }
+
+  /** A page that is left sends its last save while those before are still on their way. */
   @Test
-  void aSaveThatFollowsOneOfTheSamePageIsTakenOnEitherState() {
+  void aSaveThatFollowsOthersOfTheSamePageIsTakenOnEitherState() {
     long id = effects.add(kits.sections(kit).get(0).id(), "Milk", Effect.empty());
-    effects.save(id, new Save(1, "first", "", "note", ""), new Effect(List.of(), "first", 1));
+    asked("first", id, leaving("note"), new Effect(List.of(), "first", 1));
     Effect last = new Effect(List.of(), "last", 1);
-    effects.save(id, new Save(1, "last", "first", "note", ""), last);
+    asked("last", id, leaving("note", "before", "first"), last);
     assertThat(effects.effect(effects.get(id))).isEqualTo(last);
-    Save other = new Save(1, "other", "no such save", "note", "");
-    assertThatThrownBy(() -> effects.save(id, other, Effect.empty())).isInstanceOf(Conflict.class);
+    Save other = leaving("note", "no such save", "");
+    assertThatThrownBy(() -> asked("other", id, other, Effect.empty()))
+        .isInstanceOf(Conflict.class);
   }
 
   @Test

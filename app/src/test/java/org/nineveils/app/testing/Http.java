@@ -61,11 +61,19 @@ public final class Http {
   }
 
   public HttpResponse<String> json(String method, String path, String body) {
-    return send(
-        HttpRequest.newBuilder(URI.create(base + path))
-            .header("X-CSRF-TOKEN", token)
-            .header("Content-Type", "application/json")
-            .method(method, HttpRequest.BodyPublishers.ofString(body)));
+    return send(trusted(path, body, method));
+  }
+
+  /** The same as a request of that name. */
+  public HttpResponse<String> named(String name, String method, String path, String body) {
+    return send(trusted(path, body, method).header("Idempotency-Key", name));
+  }
+
+  private HttpRequest.Builder trusted(String path, String body, String method) {
+    return HttpRequest.newBuilder(URI.create(base + path))
+        .header("X-CSRF-TOKEN", token)
+        .header("Content-Type", "application/json")
+        .method(method, HttpRequest.BodyPublishers.ofString(body));
   }
 
   /** Asks for long work, waits until it has ended and gives the job as it is then. */

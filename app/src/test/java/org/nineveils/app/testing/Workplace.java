@@ -18,7 +18,7 @@ public final class Workplace {
       """
       () => {
         const stage = document.querySelector("[data-stage]");
-        return Number(stage.dataset.shown ?? 0) > 0 && !stage.classList.contains("is-busy")
+        return Number(stage.dataset.shown ?? 0) > 0 && !stage.classList.contains("is-busy") && !stage.classList.contains("is-behind")
           && document.querySelector("[data-saved]").textContent === "Saved";
       }""";
 

@@ -181,6 +181,76 @@ class NothingLostIT {
     http.json("DELETE", "/api/effects/" + effect, "");
   }
 
+  private static Fields fitting(Http http, String api) {
+    return Json.read(http.get(api).body(), "The fitting");
+  }
+
+  private static String put(Fields on, String after, double opacity) {
+    String doc = Json.write(on.object("fitting").raw());
+    return """
+        {"rev": %d, "after": ["%s"], "built": %s, "label": "opacity", "fitting": %s}"""
+        .formatted(
+            on.whole("rev"),
+            after,
+            doc,
+            doc.replaceFirst("\"opacity\":[0-9.]+", "\"opacity\":" + opacity));
+  }
+
+  /** The tab is closed while an effect is being put on, and a slider was moved after that. */
+  @Test
+  void aSliderMovedWhileAnEffectIsStillBeingPutOnIsStoredWithTheEffectWhicheverComesFirst() {
+    Http http = new Http(RunningApp.demo());
+    String api =
+        http.get("/fitting/of?wardrobe=kit:2&photo=11")
+            .headers()
+            .firstValue("Location")
+            .orElseThrow()
+            .replaceFirst(".*/fitting/", "/api/fittings/");
+    List<String> keys = List.of("35", "36", "37");
+    http.json("POST", api + "/wear", "{\"effect\": \"%s\"}".formatted(keys.get(0)));
+    Fields before = fitting(http, api);
+    String second = "{\"effect\": \"%s\", \"answer\": \"both\"}".formatted(keys.get(1));
+    assertThat(http.named("put-on-1", "POST", api + "/wear", second).statusCode()).isEqualTo(200);
+    var late = http.named("slider-1", "PUT", api, put(before, "put-on-1", 0.25));
+    assertThat(late.statusCode()).as(late.body()).isEqualTo(200);
+    Fields both = fitting(http, api).object("fitting");
+    assertThat(both.objects("worn", w -> w.text("effect"))).contains(keys.get(0), keys.get(1));
+    assertThat(both.objects("worn", w -> w.number("opacity"))).contains(0.25);
+
+    Fields again = fitting(http, api);
+    http.named("slider-2", "PUT", api, put(again, "put-on-2", 0.75));
+    String third = "{\"effect\": \"%s\", \"answer\": \"both\"}".formatted(keys.get(2));
+    assertThat(http.named("put-on-2", "POST", api + "/wear", third).statusCode()).isEqualTo(200);
+    Fields all = fitting(http, api).object("fitting");
+    assertThat(all.objects("worn", w -> w.text("effect"))).contains(keys.get(2));
+    assertThat(all.objects("worn", w -> w.number("opacity"))).contains(0.75);
+    assertThat(http.named("slider-3", "PUT", api, put(again, "another page's", 0.1)).statusCode())
+        .as("what another page did between is still a conflict")
+        .isEqualTo(409);
+  }
+
+  /** The answer was lost, as when the application was ended right after storing. */
+  @Test
+  void aStrokeOrAnUndoThatIsSentAgainUnderItsNameIsDoneOnce() {
+    Http http = new Http(RunningApp.demo());
+    String effect = effect(http, "2");
+    String stroke =
+        """
+        {"photo": 1, "veil": "b", "stroke": {"size": 0.05, "softness": 0.5, "strength": 0.5, "flow": 1,
+         "reveal": true, "points": [0.4, 0.4]}}""";
+    String paint = "/api/effects/" + effect + "/paint";
+    assertThat(http.named("stroke", "POST", paint, stroke).statusCode()).isEqualTo(200);
+    var again = http.named("stroke", "POST", paint, stroke);
+    assertThat(Json.read(again.body(), "").flag("done", false)).as(again.body()).isTrue();
+    assertThat(stored(http, effect, 1).object("painted").whole("b")).isEqualTo(1);
+    assertThat(http.named("other", "POST", paint, stroke).statusCode()).isEqualTo(200);
+    String undo = "/api/effects/" + effect + "/undo?photo=1&redo=false";
+    http.named("undo", "POST", undo, "");
+    http.named("undo", "POST", undo, "");
+    assertThat(stored(http, effect, 1).object("painted").whole("b")).isEqualTo(1);
+    http.json("DELETE", "/api/effects/" + effect, "");
+  }
+
   /**
    * Keys pressed while the hand paints open other veils and photos; the stroke is for where it
    * began.
@@ -244,6 +314,10 @@ class NothingLostIT {
     room.veil("Even").locator(".pick").click();
     type(page, "exposure", "1");
 
+    page.locator(".stage.is-behind").waitFor(); // the picture is not what was made, and says so
+    assertThat(page.locator("[data-tag]").innerText()).contains("Before your last change");
+    page.keyboard().press("Escape");
+
     RunningApp after = RunningApp.on(folder, port);
     try {
       page.waitForFunction("() => document.querySelector('[data-saved]').textContent === 'Saved'");
@@ -252,6 +326,7 @@ class NothingLostIT {
       room.settle();
       assertThat(room.light(0.5, 0.4)).as("what is stored is shown").isGreaterThan(plain);
       assertThat(page.locator(".said.is-fault").count()).isZero();
+      assertThat(page.locator("[data-tag]").isVisible()).isFalse();
       room.veil("Even").locator(".pick").click();
       page.context().clearCookies(); // and the token itself is gone
       page.locator("[data-note]").fill("And without a token.");

@@ -2,7 +2,9 @@ package org.nineveils.app.workspace;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
@@ -11,6 +13,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -20,6 +24,7 @@ import org.nineveils.app.data.TestBlobs;
 import org.nineveils.app.testing.Database;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.TestJournal;
+import org.nineveils.release.Checksums;
 import org.springframework.mock.env.MockEnvironment;
 
 class TidyTest {
@@ -36,14 +41,11 @@ class TidyTest {
     database = new Database(folder);
     journal = TestJournal.on(database);
     blobs = TestBlobs.in(folder.resolve("files"));
-    tidy =
-        new Tidy(
-            new MockEnvironment().withProperty("nineveils.data", folder.toString()),
-            database.client(),
-            blobs,
-            new Named(database.client(), blobs),
-            Clock.fixed(NOW, ZoneOffset.UTC),
-            null);
+    var environment = new MockEnvironment().withProperty("nineveils.data", folder.toString());
+    Clock clock = Clock.fixed(NOW, ZoneOffset.UTC);
+    Named named = new Named(database.client(), blobs);
+    NeedlessFiles needless = new NeedlessFiles(environment, database.client(), blobs, named, clock);
+    tidy = new Tidy(environment, database.client(), needless, clock, null);
   }
 
   @AfterEach
@@ -53,7 +55,7 @@ class TidyTest {
 
   /** A kept file, written a day before. */
   private String blob(String content) {
-    String sha = blobs.put(content.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    String sha = blobs.put(content.getBytes(StandardCharsets.UTF_8));
     aged(folder.resolve("files").resolve(sha.substring(0, 2)).resolve(sha), Duration.ofDays(1));
     return sha;
   }
@@ -84,11 +86,14 @@ class TidyTest {
   }
 
   @Test
-  void aFileThatIsKeptAgainIsAsNewSinceItsNameMayNotBeStoredYet() {
-    blob("twice");
-    assertThat(tidy.look().get(0).files()).hasSize(1);
-    blobs.put("twice".getBytes(java.nio.charset.StandardCharsets.UTF_8));
+  void aFileThatIsKeptAgainIsAsNewSinceItsNameMayNotBeStoredYet() throws Exception {
+    String twice = blob("twice");
+    List<Needless.Found> found = tidy.look().get(0).files();
+    assertThat(found).hasSize(1);
+    blobs.put("twice".getBytes(StandardCharsets.UTF_8));
     assertThat(tidy.look().get(0).files()).isEmpty();
+    assertThat(found.get(0).letGo()).as("kept again between the look and the broom").isFalse();
+    assertThat(blobs.has(twice)).isTrue();
   }
 
   @Test
@@ -134,6 +139,25 @@ class TidyTest {
     assertThat(tidy.tidy()).startsWith("1 file went");
     assertThat(blobs.all()).containsOnlyKeys(photo, takenOff, texture, oldTexture, swatch, release);
     assertThat(tidy.tidy()).isEqualTo("There was nothing to tidy.");
+  }
+
+  @Test
+  void picturesOfAReleaseAreNamedByIt() throws Exception {
+    String picture = blob("a picture that came with a release");
+    var bytes = new ByteArrayOutputStream();
+    try (var zip = new ZipOutputStream(bytes)) {
+      zip.putNextEntry(new ZipEntry(Checksums.FILE));
+      zip.write((picture + "  pictures/p.png\n").getBytes(StandardCharsets.UTF_8));
+    }
+    String release = blobs.put(bytes.toByteArray());
+    run(
+        "insert into desk_release (sha, name, version, makers_mark) values ('%s', 'R', '1.0', 'M')"
+            .formatted(release));
+    assertThat(tidy.look().get(0).files()).isEmpty();
+    run("delete from desk_release");
+    assertThat(tidy.look().get(0).files())
+        .extracting(f -> f.path().getFileName().toString())
+        .containsExactly(picture);
   }
 
   /** It may belong to a row that is being written. */
