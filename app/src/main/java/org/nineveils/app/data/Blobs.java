@@ -100,16 +100,8 @@ public class Blobs {
     }
   }
 
-  /** Lets a file go that nothing names any more. */
-  public void remove(String sha) {
-    try {
-      Files.deleteIfExists(file(sha));
-    } catch (IOException e) {
-      throw new UncheckedIOException("a kept file could not be removed", e);
-    }
-  }
-
-  private Path file(String sha) {
+  /** Where the bytes of that name lie, to be read in parts. */
+  public Path file(String sha) {
     if (!sha.matches(NAME)) {
       throw new Refusal("That is no name of a kept file.");
     }

@@ -7,6 +7,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
+import java.util.function.LongSupplier;
 import java.util.function.ToLongFunction;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.Faults;
@@ -36,6 +37,7 @@ public final class JobRun {
   private long started;
   private int startedAt;
   private volatile boolean stopped;
+  private volatile boolean cutOff;
 
   JobRun(
       Job job,
@@ -77,6 +79,18 @@ public final class JobRun {
     stopped = true;
   }
 
+  /**
+   * The application ends: no further item is begun, and nothing is made of those that are there.
+   */
+  void cutOff() {
+    cutOff = true;
+  }
+
+  /** The application ended in the middle of it. */
+  static final class CutOff extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+  }
+
   synchronized Job job() {
     return job;
   }
@@ -90,7 +104,8 @@ public final class JobRun {
 
   /**
    * Does one item after the other, or several side by side, each when there is room for its
-   * picture. An item that fails is told of and the others go on.
+   * picture. An item that fails is told of and the others go on. Where the application ends
+   * meanwhile, this does not return: a job that goes on later finds what it left.
    *
    * @param name of an item, for the sentence that says that it failed
    * @param pixels that an item takes to render
@@ -105,11 +120,11 @@ public final class JobRun {
     Runnable hand =
         () -> {
           for (int i = next.getAndIncrement(); i < items.size(); i = next.getAndIncrement()) {
-            if (stopped) {
+            if (stopped || cutOff) {
               return;
             }
             T item = items.get(i);
-            item(name.apply(item), pixels.applyAsLong(item), () -> work.on(item));
+            sized(name.apply(item), () -> pixels.applyAsLong(item), () -> work.on(item));
           }
         };
     List<CompletableFuture<Void>> others = new ArrayList<>();
@@ -118,6 +133,26 @@ public final class JobRun {
     }
     hand.run();
     others.forEach(CompletableFuture::join);
+    if (cutOff) {
+      throw new CutOff();
+    }
+  }
+
+  /** An item whose size cannot be told, as where its photo is gone, fails like any other. */
+  private void sized(String name, LongSupplier pixels, Step step) {
+    long size;
+    try {
+      size = pixels.getAsLong();
+    } catch (RuntimeException e) {
+      item(
+          name,
+          0,
+          () -> {
+            throw e;
+          });
+      return;
+    }
+    item(name, size, step);
   }
 
   /** Work on one item. */

@@ -60,7 +60,8 @@ public class Jobs {
     this.permits = permits;
     this.budget = budget;
     this.clock = clock;
-    this.kinds = kinds.stream().collect(Collectors.toMap(JobKind::id, Function.identity()));
+    this.kinds =
+        kinds.stream().collect(Collectors.toMap(kind -> kind.nature().id(), Function.identity()));
   }
 
   private static java.util.concurrent.ThreadFactory named(String name) {
@@ -76,7 +77,7 @@ public class Jobs {
   void takeUp() {
     for (Job job : store.open()) {
       JobKind kind = kinds.get(job.kind());
-      if (kind != null && kind.goesOn()) {
+      if (kind != null && kind.nature().goesOn()) {
         queue(kind, job);
       } else {
         store.save(ended(job, Job.State.CUT_OFF), now());
@@ -140,7 +141,7 @@ public class Jobs {
     JobRun run =
         new JobRun(job, folders.of(job.id()), permits, budget, hands, SIDE_BY_SIDE, throttled());
     running.put(job.id(), run);
-    (kind.isQuick() ? quick : patient).execute(() -> run(kind, run));
+    (kind.nature().isQuick() ? quick : patient).execute(() -> run(kind, run));
   }
 
   private java.util.function.Consumer<Job> throttled() {
@@ -167,15 +168,14 @@ public class Jobs {
       store.save(run.begun(), null);
       folders.made(run.id());
       kind.run(run);
-      if (closing && run.isStopped()) {
-        return;
-      }
       Job job = run.job();
       boolean nothing = job.total() > 0 && job.faults().size() >= job.total();
       end(
           run,
           run.isStopped() ? Job.State.STOPPED : nothing ? Job.State.FAILED : Job.State.DONE,
           nothing && job.total() == 1 ? job.faults().get(0) : job.said());
+    } catch (JobRun.CutOff e) {
+      LOG.info("cut off by the end of the application: {}", run.job().title());
     } catch (Exception | Error e) {
       LOG.warn("a job failed: {}", run.job().title(), e);
       String said = Faults.sentence(e);
@@ -253,7 +253,7 @@ public class Jobs {
   @PreDestroy
   void close() {
     closing = true;
-    running.values().forEach(JobRun::stop);
+    running.values().forEach(JobRun::cutOff);
     quick.shutdown();
     patient.shutdown();
     hands.shutdown();

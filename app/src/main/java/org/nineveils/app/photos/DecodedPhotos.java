@@ -2,6 +2,7 @@ package org.nineveils.app.photos;
 
 import java.util.concurrent.Semaphore;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import org.nineveils.app.memory.Budget;
 import org.nineveils.app.memory.CompactPicture;
 import org.nineveils.app.memory.Shelf;
@@ -73,11 +74,15 @@ final class DecodedPhotos {
   }
 
   private Picture decoded(Photo photo) {
-    long pixels = (long) photo.width() * photo.height();
+    return within((long) photo.width() * photo.height(), () -> decode.apply(photo));
+  }
+
+  /** Decodes a picture of that many pixels when there is room for it. */
+  Picture within(long pixels, Supplier<Picture> decode) {
     int permits = (int) Math.max(1, Math.min(AT_ONCE, pixels / 1_000_000));
     decoding.acquireUninterruptibly(permits);
     try {
-      return budget.making(pixels * BYTES_A_PIXEL, () -> decode.apply(photo));
+      return budget.making(pixels * BYTES_A_PIXEL, decode);
     } finally {
       decoding.release(permits);
     }

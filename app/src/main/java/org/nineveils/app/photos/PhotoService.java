@@ -58,7 +58,8 @@ public class PhotoService {
   public Photo add(Side side, String fileName, byte[] bytes) {
     String plain = fileName.replace('\\', '/');
     String shown = plain.substring(plain.lastIndexOf('/') + 1);
-    Picture picture = PictureReader.read(bytes, shown);
+    Picture picture =
+        decoded.within(PictureReader.pixels(bytes, shown), () -> PictureReader.read(bytes, shown));
     String sha = blobs.put(bytes);
     long id =
         journal.edit(

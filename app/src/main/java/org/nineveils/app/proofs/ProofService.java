@@ -163,13 +163,8 @@ class ProofService implements JobKind {
   }
 
   @Override
-  public String id() {
-    return ID;
-  }
-
-  @Override
-  public boolean goesOn() {
-    return true;
+  public Nature nature() {
+    return new Nature(ID, false, true);
   }
 
   @Override

@@ -48,18 +48,8 @@ public class Exports implements JobKind {
   }
 
   @Override
-  public String id() {
-    return ID;
-  }
-
-  @Override
-  public boolean isQuick() {
-    return true;
-  }
-
-  @Override
-  public boolean goesOn() {
-    return true;
+  public Nature nature() {
+    return new Nature(ID, true, true);
   }
 
   @Override

@@ -20,6 +20,8 @@ import org.nineveils.app.jobs.JobKind;
 import org.nineveils.app.jobs.JobRun;
 import org.nineveils.app.jobs.Jobs;
 import org.nineveils.app.start.DataCheck;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -31,6 +33,7 @@ import org.springframework.stereotype.Service;
 /** Keeps a copy of the database for each day that it is worked on, and the last seven of them. */
 @Service
 class Copies implements JobKind {
+  private static final Logger LOG = LoggerFactory.getLogger(Copies.class);
   private static final String ID = "copy";
   private static final int KEPT = 7;
   private static final long LOOK_EVERY_HOURS = 1;
@@ -73,8 +76,12 @@ class Copies implements JobKind {
   }
 
   private void copyOfToday() {
-    if (!Files.exists(today())) {
-      jobs.getObject().start(ID, "database", "Copy of the database for today", "{}");
+    try {
+      if (!Files.exists(today())) {
+        jobs.getObject().start(ID, "database", "Copy of the database for today", "{}");
+      }
+    } catch (RuntimeException e) {
+      LOG.warn("the copy for today was not begun; it is tried again", e); // or it never would be
     }
   }
 
@@ -84,18 +91,8 @@ class Copies implements JobKind {
   }
 
   @Override
-  public String id() {
-    return ID;
-  }
-
-  @Override
-  public boolean isQuick() {
-    return true;
-  }
-
-  @Override
-  public boolean goesOn() {
-    return true;
+  public Nature nature() {
+    return new Nature(ID, true, true);
   }
 
   @Override

@@ -1,13 +1,19 @@
 package org.nineveils.app.workspace;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
 import org.nineveils.app.data.Blobs;
-import org.nineveils.release.ReleaseException;
-import org.nineveils.release.ReleaseReader;
+import org.nineveils.release.Checksums;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -61,26 +67,40 @@ class Named {
       db.sql("select %s from %s where length(%s) >= 64".formatted(column, table, column))
           .query(
               row -> {
-                Matcher names = NAME.matcher(row.getString(1));
-                while (names.find()) {
-                  found.add(names.group());
-                }
+                names(row.getString(1), found);
               });
     }
   }
 
-  /** A release at the desk has its pictures on the shelf under their own names. */
+  private static void names(String text, Set<String> found) {
+    Matcher names = NAME.matcher(text);
+    while (names.find()) {
+      found.add(names.group());
+    }
+  }
+
+  /**
+   * A release at the desk has its pictures on the shelf under their own names, which stand in its
+   * list of checksums. Of other files only the first bytes are read.
+   */
   private void ofRelease(String sha, Set<String> found) {
     if (!blobs.has(sha)) {
       return;
     }
-    byte[] file = blobs.get(sha);
-    if (file.length > 4 && file[0] == 'P' && file[1] == 'K') {
-      try {
-        found.addAll(ReleaseReader.read(file, sha).pictures().keySet());
-      } catch (ReleaseException e) {
-        // kept as a file all the same
+    try (InputStream in = Files.newInputStream(blobs.file(sha))) {
+      if (!new String(in.readNBytes(2), StandardCharsets.ISO_8859_1).equals("PK")) {
+        return;
       }
+    } catch (IOException e) {
+      throw new UncheckedIOException("a kept file could not be read", e);
+    }
+    try (ZipFile zip = new ZipFile(blobs.file(sha).toFile())) {
+      ZipEntry list = zip.getEntry(Checksums.FILE);
+      if (list != null) {
+        names(new String(zip.getInputStream(list).readAllBytes(), StandardCharsets.UTF_8), found);
+      }
+    } catch (IOException e) {
+      // no release, kept as a file all the same
     }
   }
 }
