@@ -201,9 +201,10 @@ public final class DataCheck implements AutoCloseable {
     return lastCopy()
         .map(
             copy ->
-                ", restore the daily copy %s with “./nv restore”"
+                ", restore the daily copy of %s with “./nv restore”"
                     .formatted(
-                        String.valueOf(copy.getFileName()).replaceAll("[^0-9-]", " ").strip()))
+                        String.valueOf(copy.getFileName())
+                            .replaceFirst(".*?([0-9]{4}-[0-9]{2}-[0-9]{2}).*", "$1")))
         .orElse("");
   }
 

@@ -6,6 +6,7 @@ import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.nineveils.app.fault.Faults;
+import org.springframework.boot.context.properties.source.InvalidConfigurationPropertyValueException;
 import org.springframework.boot.web.server.PortInUseException;
 
 /** Says in one sentence why the application did not start. Never shows a value of a setting. */
@@ -20,6 +21,10 @@ public final class StartFault {
       }
       if (t instanceof PortInUseException port) {
         return taken(String.valueOf(port.getPort()));
+      }
+      if (t instanceof InvalidConfigurationPropertyValueException setting) {
+        return "Nine Veils cannot start: what is set as %s makes no sense."
+            .formatted(setting.getName());
       }
       if (t instanceof java.net.BindException) {
         return taken("");

@@ -66,6 +66,7 @@ class StartIT {
       isOneSentence(
           start("", "--server.port=" + port), "port " + port + " is taken", "NINEVEILS_PORT");
     }
+    isOneSentence(start("", "--server.port=often"), "server.port makes no sense");
   }
 
   /** A password with a pattern of settings in it was printed, and the start failed. */
@@ -131,7 +132,7 @@ class StartIT {
     assertThatThrownBy(this::check)
         .isInstanceOf(CannotStart.class)
         .hasMessageContaining("is damaged; nothing was changed")
-        .hasMessageContaining("2026-03-01 with “./nv restore”");
+        .hasMessageContaining("the daily copy of 2026-03-01 with “./nv restore”");
     assertThat(Files.readAllBytes(database())).isEqualTo(bytes);
 
     RunningApp restored = RunningApp.on(folder, 0, "--nineveils.restore=true");
