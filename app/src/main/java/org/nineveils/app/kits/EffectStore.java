@@ -38,6 +38,23 @@ class EffectStore {
         .list();
   }
 
+  /** Of every kit one effect of each section in turn, then the second ones, up to so many. */
+  List<Rows.Head> firstOfKits(int most) {
+    return db.sql(
+            """
+            select * from (
+              select e.*, row_number() over (partition by kit_id order by turn, number) as place
+              from (
+                select e.id, e.kit_id, e.section_id, e.position, e.name, e.variant_of, e.rev,
+                  e.favourite, s.number,
+                  row_number() over (partition by e.section_id order by e.position, e.id) as turn
+                from effect e join section s on s.id = e.section_id) e)
+            where place <= ? order by kit_id, place""")
+        .param(most)
+        .query(Rows.Head.class)
+        .list();
+  }
+
   Optional<Rows.Effect> find(long id) {
     return db.sql("select * from effect where id = ?")
         .param(id)

@@ -67,6 +67,11 @@ public class KitService {
     return kits.counts();
   }
 
+  /** Of every kit one effect of each section in turn, then the second ones, up to so many. */
+  public List<Rows.Head> firstOfKits(int most) {
+    return effects.firstOfKits(most);
+  }
+
   /** Starts a kit, with a first section to file effects in. */
   public long addKit(String name, String purpose) {
     String clean = Names.check("A kit", name);

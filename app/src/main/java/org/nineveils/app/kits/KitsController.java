@@ -2,7 +2,8 @@ package org.nineveils.app.kits;
 
 import java.util.List;
 import java.util.Map;
-import java.util.stream.IntStream;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.undo.Journal;
@@ -38,8 +39,8 @@ class KitsController {
 
   @GetMapping("/kits")
   String all(Model model) {
-    model.addAttribute("cards", kits.counts().stream().map(this::card).toList());
-    model.addAttribute("photoCount", photos.all(Side.WALL).size());
+    model.addAttribute("cards", cards());
+    model.addAttribute("photoCount", photos.count(Side.WALL));
     model.addAttribute("undo", Undo.of(journal, "kits"));
     return "kits/kits";
   }
@@ -54,21 +55,18 @@ class KitsController {
     return "kits/kit";
   }
 
-  private Card card(Rows.Counts counts) {
-    Rows.Kit kit = kits.kit(counts.kitId());
-    return new Card(kit, counts.sections(), counts.effects(), shown(kits.filled(kit.id())));
-  }
-
-  /** One effect of each section in turn, then the second ones, until the card is full. */
-  private static List<Rows.Head> shown(List<Rows.FilledSection> sections) {
-    return sections.stream()
-        .flatMap(
-            s ->
-                IntStream.range(0, s.effects().size())
-                    .mapToObj(i -> Map.entry(i, s.effects().get(i))))
-        .sorted(Map.Entry.comparingByKey())
-        .limit(CARD_PICTURES)
-        .map(Map.Entry::getValue)
+  private List<Card> cards() {
+    Map<Long, List<Rows.Head>> first =
+        kits.firstOfKits(CARD_PICTURES).stream().collect(Collectors.groupingBy(Rows.Head::kitId));
+    Map<Long, Rows.Counts> counts =
+        kits.counts().stream().collect(Collectors.toMap(Rows.Counts::kitId, Function.identity()));
+    return kits.kits().stream()
+        .map(
+            kit -> {
+              Rows.Counts c = counts.getOrDefault(kit.id(), new Rows.Counts(kit.id(), 0, 0));
+              return new Card(
+                  kit, c.sections(), c.effects(), first.getOrDefault(kit.id(), List.of()));
+            })
         .toList();
   }
 }

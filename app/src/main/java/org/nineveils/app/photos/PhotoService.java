@@ -40,6 +40,11 @@ public class PhotoService {
     return store.all(side);
   }
 
+  /** How many there are. */
+  public int count(Side side) {
+    return store.count(side);
+  }
+
   /**
    * The photo of that id.
    *

@@ -22,6 +22,13 @@ class PhotoStore {
         .list();
   }
 
+  int count(Side side) {
+    return db.sql("select count(*) from photo where side = ?")
+        .param(side.id())
+        .query(Integer.class)
+        .single();
+  }
+
   Optional<Photo> find(long id) {
     return db.sql("select * from photo where id = ?").param(id).query(Photo.class).optional();
   }

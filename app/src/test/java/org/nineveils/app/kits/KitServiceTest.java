@@ -105,6 +105,18 @@ class KitServiceTest {
   }
 
   @Test
+  void aKitIsShownByOneEffectOfEachSectionInTurnThenTheSecondOnes() {
+    long first = kits.sections(kit).get(0).id();
+    kits.addSection(kit, "Second", StackingRule.STACK_FREELY);
+    long second = kits.sections(kit).get(1).id();
+    for (String name : List.of("A", "B", "C")) {
+      effects.add(first, name, Effect.empty());
+    }
+    effects.add(second, "D", Effect.empty());
+    assertThat(kits.firstOfKits(3)).extracting(Rows.Head::name).containsExactly("A", "D", "B");
+  }
+
+  @Test
   void variantsRememberTheirOriginAndGetFreeNames() {
     long origin = effects.add(kits.sections(kit).get(0).id(), "Milk", Effect.empty());
     long first = effects.addVariant(origin);
