@@ -55,7 +55,14 @@ record Changes(List<Area> boxes, int inserted) {
     return b < before.size() ? null : new Changes(boxes, inserted);
   }
 
+  /**
+   * A veil over everything is mixed without a mask until something is painted: then every pixel may
+   * be rounded otherwise.
+   */
   private static Area box(Item next, Paint old, Area picture) {
+    if (next.mask().cover() == Cover.EVERYWHERE && old.isEmpty() != next.paint().isEmpty()) {
+      return picture;
+    }
     Area own = Touched.by(differing(old, next.paint()), picture);
     return own == null ? null : MaskEdge.of(next.mask(), picture).needs(own);
   }

@@ -23,9 +23,6 @@ import org.nineveils.veil.Frame;
  * makes of the stack.
  */
 public final class LiveView {
-  /** Most states kept: 12 bytes a pixel each. */
-  private static final int MOST_STATES = 8;
-
   /**
    * While newer pictures keep being asked for, one is finished at least this often, nanoseconds.
    */
@@ -34,14 +31,10 @@ public final class LiveView {
   private final LongSupplier clock;
   private long lastFinished;
 
-  private Picture source;
   private List<Item> items = List.of();
-  private Picture finished;
+  private OwnPictures own;
   private Workbench bench;
   private long turn;
-
-  /** States before items of the list; the plain photo is the one before item 0. */
-  private final NavigableMap<Integer, State> states = new TreeMap<>();
 
   /** A view of nothing yet. */
   public LiveView() {
@@ -77,91 +70,73 @@ public final class LiveView {
     }
     boolean starving = clock.getAsLong() - lastFinished > PATIENCE;
     Manner manner = starving ? wanted.cancelledBy(Cancel.NEVER) : wanted;
-    if (!photo.equals(source)) { // of the same arrays
-      forget(photo);
-    }
-    List<Item> next = Item.of(stack);
-    if (bench == null) {
+    if (own == null || !own.isOf(photo)) {
+      own = new OwnPictures(photo);
+      items = List.of();
       bench = Workbench.of(photo, manner);
     }
-    Area changed = photo.area();
-    if (finished == null) {
+    try {
+      Area changed = changed(Item.of(stack), manner);
+      lastFinished = clock.getAsLong();
+      return new Finished(own.finished(), changed, ++turn);
+    } catch (Cancelled e) {
+      throw e;
+    } catch (RuntimeException | Error e) {
+      own = null; // nobody knows how far it came: the next picture is made afresh
+      throw e;
+    }
+  }
+
+  /** Makes the finished picture that of a list of items, and says what of it is new. */
+  private Area changed(List<Item> next, Manner manner) {
+    Area changed = own.source().area();
+    if (own.finished() == null) {
       renderFrom(0, next, manner);
     } else if (next.equals(items)) {
       changed = new Area(0, 0, 1, 1);
     } else {
-      Changes paint = Changes.ofPaint(items, next, photo.area());
+      Changes paint = Changes.ofPaint(items, next, own.source().area());
       Area touched = paint == null ? null : renderTouched(next, paint, manner);
-      if (touched != null) {
-        changed = touched;
-      } else {
+      if (touched == null) {
         renderFrom(Changes.same(items, next), next, manner);
+      } else {
+        changed = touched;
       }
     }
     items = next;
-    lastFinished = clock.getAsLong();
-    return new Finished(finished, changed, ++turn);
+    return changed;
   }
 
   /** Bytes that the kept pictures take, the plain photo left out. */
   public synchronized long bytes() {
-    java.util.Set<Object> planes =
-        java.util.Collections.newSetFromMap(new java.util.IdentityHashMap<>());
-    long pixels = 0;
-    List<Picture> pictures = new ArrayList<>();
-    if (finished != null) {
-      pictures.add(finished);
-    }
-    for (State state : states.values()) {
-      pictures.add(state.now().picture());
-      if (state.kept() != null) {
-        pictures.add(state.kept().picture());
-      }
-    }
-    for (Picture p : pictures) {
-      if (!p.equals(source) && planes.add(p.r())) {
-        pixels += p.area().pixels();
-      }
-    }
-    return pixels * 3 * Float.BYTES;
-  }
-
-  private void forget(Picture photo) {
-    source = photo;
-    items = List.of();
-    finished = null;
-    bench = null;
-    states.clear();
-    states.put(0, State.plain(photo));
+    return own == null ? 0 : own.bytes();
   }
 
   /** Renders the whole picture from the last state at or before the first item that changed. */
   private void renderFrom(int same, List<Item> next, Manner manner) {
-    states.tailMap(same, false).clear();
-    if (finished != null && same == items.size() && same > 0) {
-      states.put(same, new State(Part.whole(finished), null)); // hung behind all others
-    }
-    int from = states.floorKey(same);
+    boolean behindAll = own.finished() != null && same == items.size() && same > 0;
+    own.keepUpTo(same);
+    int from = behindAll ? same : own.last(same);
+    State begin = behindAll ? new State(Part.whole(own.finished()), null) : own.at(from);
     int stop = same > from && same < next.size() ? same : -1;
     NavigableMap<Integer, State> made = new TreeMap<>();
-    Run run = new Run(source, next, manner, bench);
+    Run run = new Run(own.source(), next, manner, bench);
     State end =
         run.run(
-            states.get(from),
+            begin,
             from,
             stop,
-            source.area(),
+            own.source().area(),
             (index, state) -> {
               made.put(index, state);
               if (index <= same) {
-                states.put(index, state); // holds also if the rest is cancelled
+                own.keep(index, state); // holds also if the rest is cancelled
               }
             });
-    states.putAll(made);
-    while (states.size() > MOST_STATES) {
-      states.remove(states.higherKey(0));
+    if (behindAll) {
+      made.put(same, begin);
     }
-    finished = end.now().picture();
+    own.finish(end.now().picture(), made, next.size());
   }
 
   /** A leg between two states that are kept, and the part of it that must be made again. */
@@ -174,45 +149,35 @@ public final class LiveView {
    */
   private Area renderTouched(List<Item> next, Changes paint, Manner manner) {
     List<PreparedItem> prepared = next.stream().map(bench::prepare).toList();
-    NavigableMap<Integer, State> own = states;
-    if (paint.inserted() >= 0) {
-      own = shifted(paint.inserted());
+    if (paint.inserted() >= 0 && own.liesBelowABundle(paint.inserted())) {
+      return null; // the new item lies below that bundle too, in a picture that is not kept
     }
-    if (finished.equals(source)) {
-      finished = copy(source);
-    }
-    List<Stretch> way = way(prepared, paint.boxes(), own, bench.frame());
+    NavigableMap<Integer, State> states = own.shifted(paint.inserted());
+    List<Stretch> way = way(prepared, paint.boxes(), states, bench.frame());
     if (way == null) {
       return null;
     }
-    Run run = new Run(source, next, manner.cancelledBy(Cancel.NEVER), bench);
+    Run run = new Run(own.source(), next, manner.cancelledBy(Cancel.NEVER), bench);
     Area changed = new Area(0, 0, 1, 1);
     for (Stretch s : way) {
       Part kept = s.leg.keeps() ? s.in.now() : s.in.kept();
       s.out.take(run.make(s.leg, s.in.now(), kept));
       changed = s.leg.area();
     }
-    if (own != states) {
-      states.clear();
-      states.putAll(own);
-    }
+    own.take(states);
     return changed;
-  }
-
-  /** The states for a list with one more item. */
-  private NavigableMap<Integer, State> shifted(int inserted) {
-    NavigableMap<Integer, State> out = new TreeMap<>();
-    states.forEach((index, state) -> out.put(index > inserted ? index + 1 : index, state));
-    return out;
   }
 
   /** Null where the whole picture must be rendered. */
   private List<Stretch> way(
-      List<PreparedItem> items, List<Area> boxes, NavigableMap<Integer, State> own, Frame frame) {
+      List<PreparedItem> items,
+      List<Area> boxes,
+      NavigableMap<Integer, State> states,
+      Frame frame) {
     List<Stretch> way = new ArrayList<>();
     Area touched = null;
-    for (int from : own.keySet()) {
-      Integer after = own.higherKey(from);
+    for (int from : states.keySet()) {
+      Integer after = states.higherKey(from);
       int to = after == null ? items.size() : after;
       for (int i = from; i < to; i++) {
         PreparedItem item = items.get(i);
@@ -223,13 +188,16 @@ public final class LiveView {
         touched = with(touched, boxes.get(i));
       }
       if (touched != null && from < to) {
-        State in = own.get(from);
-        if (in.kept() != null && own.values().stream().noneMatch(s -> s.now().equals(in.kept()))) {
+        State in = states.get(from);
+        if (in.kept() != null
+            && states.values().stream().noneMatch(s -> s.now().equals(in.kept()))) {
           return null; // what lies below the open bundle is not among the states that are mended
         }
-        boolean keeps = after != null && in.now().equals(own.get(after).kept());
+        boolean keeps = after != null && in.now().equals(states.get(after).kept());
         Leg leg = new Leg(touched, items.subList(from, to), from, keeps);
-        way.add(new Stretch(leg, in, after == null ? Part.whole(finished) : own.get(after).now()));
+        way.add(
+            new Stretch(
+                leg, in, after == null ? Part.whole(own.finished()) : states.get(after).now()));
       }
     }
     return way;
@@ -237,9 +205,5 @@ public final class LiveView {
 
   private static Area with(Area a, Area b) {
     return a == null ? b : b == null ? a : a.with(b);
-  }
-
-  private static Picture copy(Picture p) {
-    return new Picture(p.width(), p.height(), p.r().clone(), p.g().clone(), p.b().clone());
   }
 }

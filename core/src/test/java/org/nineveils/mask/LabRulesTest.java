@@ -15,7 +15,6 @@ import org.nineveils.colour.LabLoops;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.Scaling;
-import org.nineveils.setting.SettingValues;
 import org.nineveils.testing.Pictures;
 
 /** Rules that measure in CIE Lab: picked colours and skin; and the ready-made guards. */
@@ -23,11 +22,6 @@ class LabRulesTest {
   private static float[] selected(Picture plain, Rule... rules) {
     Mask mask = new Mask(Cover.BY_RULE, List.of(rules));
     return Painter.cover(mask, Paint.NONE, plain, plain.area()).values();
-  }
-
-  private static Rule rule(String kind, Map<String, ?> settings) {
-    RuleKind k = RuleKinds.ofId(kind);
-    return new Rule(k, SettingValues.parse(k.settings(), settings), Rule.Join.AND, false);
   }
 
   @Test
@@ -55,7 +49,8 @@ class LabRulesTest {
   @Test
   void pickedColoursReachAsFarAsToleranceAndFeatherSay() {
     Rule grey =
-        rule("picked", Map.of("colours", List.of("#777777"), "tolerance", 10, "feather", 10));
+        Pictures.rule(
+            "picked", Map.of("colours", List.of("#777777"), "tolerance", 10, "feather", 10));
     double l = Lab.ofSrgb(0x77 / 255.0, 0x77 / 255.0, 0x77 / 255.0).l();
     float[] expected = {1, 1, 0.5f, 0};
     double[] away = {0, 9.9, 15, 20.2};
@@ -70,20 +65,21 @@ class LabRulesTest {
   void eachPickedColourCountsAndNoneSelectsNothing() {
     Picture red = Pictures.flat(1, 1, 0.8, 0.2, 0.2);
     Picture blue = Pictures.flat(1, 1, 0.2, 0.2, 0.8);
-    Rule both = rule("picked", Map.of("colours", List.of("#cc3333", "#3333CC")));
+    Rule both = Pictures.rule("picked", Map.of("colours", List.of("#cc3333", "#3333CC")));
     assertThat(selected(red, both)[0]).isEqualTo(1);
     assertThat(selected(blue, both)[0]).isEqualTo(1);
     assertThat(selected(Pictures.flat(1, 1, 0.2, 0.8, 0.2), both)[0]).isEqualTo(0);
-    assertThat(selected(red, rule("picked", Map.of()))[0]).isEqualTo(0);
+    assertThat(selected(red, Pictures.rule("picked", Map.of()))[0]).isEqualTo(0);
   }
 
   @Test
   void aColourThatIsNoneIsRefusedByName() {
-    assertThatThrownBy(() -> rule("picked", Map.of("colours", List.of("pinkish"))))
+    assertThatThrownBy(() -> Pictures.rule("picked", Map.of("colours", List.of("pinkish"))))
         .hasMessageContaining("Colours")
         .hasMessageContaining("“pinkish”");
     List<String> seven = java.util.Collections.nCopies(7, "#102030");
-    assertThatThrownBy(() -> rule("picked", Map.of("colours", seven))).hasMessageContaining("7");
+    assertThatThrownBy(() -> Pictures.rule("picked", Map.of("colours", seven)))
+        .hasMessageContaining("7");
   }
 
   private static double mean(String photo, String region, Rule... rules) {
@@ -116,12 +112,12 @@ class LabRulesTest {
     "portrait-backlit-green-grass, grass, 0, 0.02"
   })
   void skinIsFoundWhereSkinIs(String photo, String region, double least, double most) {
-    assertThat(mean(photo, region, rule("skin", Map.of()))).isBetween(least, most);
+    assertThat(mean(photo, region, Pictures.rule("skin", Map.of()))).isBetween(least, most);
   }
 
   @Test
   void theGuardOfSkinKeepsAVeilOffIt() {
-    Rule everything = rule("brightness", Map.of("from", 0, "to", 100));
+    Rule everything = Pictures.rule("brightness", Map.of("from", 0, "to", 100));
     Rule guard = Guard.ALL.get(2).rule();
     String photo = "portrait-light-skin-studio";
     assertThat(mean(photo, "skin", everything, guard)).isLessThan(0.15);
@@ -130,7 +126,7 @@ class LabRulesTest {
 
   @Test
   void theGuardsOfTonesKeepAVeilOffBlackOrWhiteAndLeaveTheMiddle() {
-    Rule everything = rule("brightness", Map.of("from", 0, "to", 100));
+    Rule everything = Pictures.rule("brightness", Map.of("from", 0, "to", 100));
     float[] noShadows = selected(Pictures.ramp(101), everything, Guard.ALL.get(0).rule());
     float[] noLights = selected(Pictures.ramp(101), everything, Guard.ALL.get(1).rule());
     assertThat(noShadows[3]).isEqualTo(0);

@@ -108,6 +108,26 @@ class LiveViewTest {
     holds(view, Stack.of(new Bundle(all, painted(DAB), 1)));
   }
 
+  /**
+   * Another effect is put on, taken off again, and a third one brushed on: its strokes once lay on
+   * top of each other in the view, since the finished picture was that of a kept state.
+   */
+  @Test
+  void strokesOfAnEffectPutOnAfterOneThatWasTakenOffAreLaidOnce() {
+    LiveView view = new LiveView();
+    Bundle a = Bundle.of(List.of(veil("a", "light", Map.of("exposure", 0.3), Mask.EVERYWHERE)));
+    Bundle b = Bundle.of(List.of(veil("b", "curve", Map.of("gamma", 1.3), Mask.EVERYWHERE)));
+    List<Veil> brushed = List.of(veil("c", "light", Map.of("exposure", 1), Mask.BRUSH_ON));
+    holds(view, Stack.of(a));
+    holds(view, new Stack(List.of(a, b)));
+    holds(view, Stack.of(a));
+    for (int points = 1; points <= 3; points++) {
+      List<Double> way = List.of(0.3, 0.3, 0.4, 0.3, 0.5, 0.3).subList(0, 2 * points);
+      Paint paint = new Paint(List.of(new Stroke(way, 0.1, 0.5, 1, 1, true)));
+      holds(view, new Stack(List.of(a, new Bundle(brushed, Map.of("c", paint), 1))));
+    }
+  }
+
   @Test
   void veilsBelowTheOneThatChangesAreNotRunAgain() {
     LiveView view = new LiveView();

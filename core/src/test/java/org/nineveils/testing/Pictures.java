@@ -6,6 +6,9 @@ import java.util.Optional;
 import java.util.Random;
 import org.nineveils.catalogue.Kinds;
 import org.nineveils.mask.Mask;
+import org.nineveils.mask.Rule;
+import org.nineveils.mask.RuleKind;
+import org.nineveils.mask.RuleKinds;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.setting.SettingValues;
@@ -117,5 +120,11 @@ public final class Pictures {
         && java.util.Arrays.equals(a.r(), b.r())
         && java.util.Arrays.equals(a.g(), b.g())
         && java.util.Arrays.equals(a.b(), b.b());
+  }
+
+  /** A rule of a mask, with the settings named and all others at their start. */
+  public static Rule rule(String kindId, Map<String, ?> settings) {
+    RuleKind kind = RuleKinds.ofId(kindId);
+    return new Rule(kind, SettingValues.parse(kind.settings(), settings), Rule.Join.AND, false);
   }
 }
