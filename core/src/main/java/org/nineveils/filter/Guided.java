@@ -8,8 +8,9 @@ import org.nineveils.picture.Area;
  * − a · mean of the guide; both are averaged over all windows that see a pixel.
  *
  * <p>Source: K. He, J. Sun, X. Tang, "Guided Image Filtering", IEEE TPAMI 35 (2013), equations 5, 6
- * and 8; on a coarser grid as in K. He, J. Sun, "Fast Guided Filter", arXiv 1505.00996 (2015). The
- * window here is a Gaussian instead of a box, so that its width can be set without steps.
+ * and 8; on a coarser grid as in K. He, J. Sun, "Fast Guided Filter", arXiv 1505.00996 (2015), but
+ * with products averaged over cells instead of averages multiplied. The window here is a Gaussian
+ * instead of a box, so that its width can be set without steps.
  */
 public final class Guided {
   /** Cells that a standard deviation spans at least; the guide keeps edges sharp all the same. */
@@ -32,7 +33,12 @@ public final class Guided {
   }
 
   private Guided(Level level, double sigma, double edge) {
-    this(level, Window.gaussian(sigma / level.factor()), edge * edge / 4);
+    this(level, Window.gaussian(inCells(sigma, level.factor())), edge * edge / 4);
+  }
+
+  /** Averaging over a cell of f pixels is a window too, of the variance (f² − 1) / 12. */
+  private static double inCells(double sigma, int f) {
+    return Math.sqrt(sigma * sigma - (f * f - 1) / 12.0) / f;
   }
 
   /**
@@ -81,18 +87,50 @@ public final class Guided {
   }
 
   /**
-   * A channel on the grid that is worked on, as far as a wanted area needs it.
+   * What the filter knows of a guide and channels: means over cells of these and of their products.
+   * The products are averaged too, so what is finer than a cell counts as the variance that it is.
    *
-   * @param in the channel; holds the wanted area with the reach around it
-   * @param wanted pixels
+   * @param guide means of the guide
+   * @param square means of its square
+   * @param channels means of the channels
+   * @param products means of each channel times the guide
    */
-  public Plane reduce(Plane in, Area wanted) {
-    return Reduce.to(level, in, outer(wanted));
+  @SuppressWarnings("ArrayRecordComponent") // planes, shared and not copied
+  public record Moments(Plane guide, Plane square, Plane[] channels, Plane[] products) {
+    /** The same guide with a channel that is alike all over each cell. */
+    public Moments alike(Plane cells) {
+      Plane product = Plane.blank(cells.area());
+      for (int i = 0; i < product.values().length; i++) {
+        product.values()[i] = cells.values()[i] * guide.values()[i];
+      }
+      return new Moments(guide, square, new Plane[] {cells}, new Plane[] {product});
+    }
   }
 
-  /** Three channels on the grid that is worked on. */
-  public Plane[] reduce(Plane[] in, Area wanted) {
-    return new Plane[] {reduce(in[0], wanted), reduce(in[1], wanted), reduce(in[2], wanted)};
+  /**
+   * Takes the means of a guide and channels, as far as a wanted area needs them.
+   *
+   * @param guide holds the wanted area with the reach around it
+   * @param channels as the guide; the guide itself may be among them
+   * @param wanted pixels
+   */
+  public Moments moments(Plane guide, Plane[] channels, Area wanted) {
+    Area cells = outer(wanted);
+    Plane mean = Reduce.to(level, guide, cells);
+    Plane square = Reduce.product(level, guide, guide, cells);
+    Plane[] means = new Plane[channels.length];
+    Plane[] products = new Plane[channels.length];
+    for (int c = 0; c < channels.length; c++) {
+      boolean self = channels[c].equals(guide); // the same arrays
+      means[c] = self ? mean : Reduce.to(level, channels[c], cells);
+      products[c] = self ? square : Reduce.product(level, guide, channels[c], cells);
+    }
+    return new Moments(mean, square, means, products);
+  }
+
+  /** The cells that {@link #moments} are taken of. */
+  public Area cells(Area wanted) {
+    return outer(wanted);
   }
 
   private Area inner(Area wanted) {
@@ -106,22 +144,20 @@ public final class Guided {
   /**
    * Filters channels by a guide.
    *
-   * @param guide from {@link #reduce}; not changed
-   * @param channels as the guide; the guide itself may be among them
-   * @param wanted pixels, those of {@link #reduce}
+   * @param wanted pixels, those of the moments
    * @return a line for every channel
    */
-  public Line[] lines(Plane guide, Plane[] channels, Area wanted) {
+  public Line[] lines(Moments of, Area wanted) {
     Area frame = level.frame();
     Area cells = level.cellsAround(wanted);
     Area inner = inner(wanted);
-    Plane mean = window.run(guide, inner, frame);
-    Plane square = window.run(product(guide, guide), inner, frame);
-    Line[] lines = new Line[channels.length];
-    for (int c = 0; c < channels.length; c++) {
-      boolean self = channels[c].equals(guide); // the same arrays
-      Plane ownMean = self ? mean : window.run(channels[c], inner, frame);
-      Plane both = self ? square : window.run(product(guide, channels[c]), inner, frame);
+    Plane mean = window.run(of.guide(), inner, frame);
+    Plane square = window.run(of.square(), inner, frame);
+    Line[] lines = new Line[of.channels().length];
+    for (int c = 0; c < lines.length; c++) {
+      boolean self = of.channels()[c].equals(of.guide()); // the same arrays
+      Plane ownMean = self ? mean : window.run(of.channels()[c], inner, frame);
+      Plane both = self ? square : window.run(of.products()[c], inner, frame);
       Plane slope = Plane.blank(inner);
       Plane offset = Plane.blank(inner);
       solve(mean.values(), square.values(), ownMean.values(), both.values(), slope, offset);
@@ -131,18 +167,6 @@ public final class Guided {
               new Field(level, window.run(offset, cells, frame)));
     }
     return lines;
-  }
-
-  private static Plane product(Plane a, Plane b) {
-    Plane out = Plane.blank(a.area());
-    float[] p = a.values();
-    float[] q = b.values();
-    float[] to = out.values();
-    int n = a.area().pixels();
-    for (int i = 0; i < n; i++) {
-      to[i] = p[i] * q[i];
-    }
-    return out;
   }
 
   private void solve(

@@ -2,7 +2,7 @@ package org.nineveils.filter;
 
 import org.nineveils.picture.Area;
 
-/** Means over the cells of a coarser grid. */
+/** Means over the cells of a coarser grid, of a channel or of the product of two. */
 final class Reduce {
   private Reduce() {}
 
@@ -14,10 +14,36 @@ final class Reduce {
    * @param wanted cells
    */
   static Plane to(Level level, Plane in, Area wanted) {
-    int f = level.factor();
-    if (f == 1 && in.area().equals(wanted)) {
+    if (level.factor() == 1 && in.area().equals(wanted)) {
       return in;
     }
+    return means(
+        level, wanted, (x, y, n, out) -> System.arraycopy(in.values(), in.index(x, y), out, 0, n));
+  }
+
+  /** The wanted cells of the product of two channels, each with all pixels of these cells. */
+  static Plane product(Level level, Plane a, Plane b, Area wanted) {
+    float[] p = a.values();
+    float[] q = b.values();
+    return means(
+        level,
+        wanted,
+        (x, y, n, out) -> {
+          int i = a.index(x, y);
+          int j = b.index(x, y);
+          for (int k = 0; k < n; k++) {
+            out[k] = p[i + k] * q[j + k];
+          }
+        });
+  }
+
+  /** Gives a run of pixels of one row. */
+  private interface Row {
+    void read(int x, int y, int n, float[] out);
+  }
+
+  private static Plane means(Level level, Area wanted, Row in) {
+    int f = level.factor();
     Plane out = Plane.blank(wanted);
     int left = wanted.x() * f;
     int right = Math.min(wanted.right() * f, level.picture().width());
@@ -29,9 +55,9 @@ final class Reduce {
           for (int j = from; j < to; j++) {
             int top = (wanted.y() + j) * f;
             int bottom = Math.min(top + f, level.picture().height());
-            System.arraycopy(in.values(), in.index(left, top), sum, 0, sum.length);
+            in.read(left, top, sum.length, sum);
             for (int y = top + 1; y < bottom; y++) {
-              System.arraycopy(in.values(), in.index(left, y), row, 0, row.length);
+              in.read(left, y, row.length, row);
               add(row, sum, sum.length);
             }
             fold(sum, f, bottom - top, out.values(), j * wanted.width(), wanted.width());

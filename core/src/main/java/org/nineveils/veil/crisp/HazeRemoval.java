@@ -69,15 +69,17 @@ final class HazeRemoval implements AreaKernel {
   @Override
   public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
     float[] air = AirLight.of(overview.get());
-    Plane[] rgb = guided.reduce(Plane.of(in), wanted);
-    Area cells = rgb[0].area();
+    Plane[] rgb = Plane.of(in);
+    Area cells = guided.cells(wanted);
     Area seen = cells.around(patch, 1, level.frame());
     Plane[] wide = new Plane[3];
     for (int c = 0; c < 3; c++) {
-      wide[c] = level.reduce(Plane.of(in)[c], seen);
+      wide[c] = level.reduce(rgb[c], seen);
     }
     Plane veiled = transmission(Lowest.of(darkest(wide, air), patch, cells));
-    Guided.Line line = guided.lines(Plane.luma(rgb), new Plane[] {veiled}, wanted)[0];
+    Plane luma = Plane.luma(rgb);
+    Guided.Moments own = guided.moments(luma, new Plane[] {luma}, wanted);
+    Guided.Line line = guided.lines(own.alike(veiled), wanted)[0];
     return (below, out, n, x, y, spare) -> {
       Luma.run(below.r, below.g, below.b, spare.t, n);
       line.run(spare.t, x, y, n, spare.g, spare.r, spare.b);

@@ -82,8 +82,8 @@ final class LocalContrast implements AreaKernel {
     Guided.Line[] lines = new Guided.Line[3];
     for (int k = 0; k < 3; k++) {
       if (smooth[k] != null) {
-        Plane coarse = smooth[k].reduce(luma, wanted);
-        lines[k] = smooth[k].lines(coarse, new Plane[] {coarse}, wanted)[0];
+        Guided.Moments own = smooth[k].moments(luma, new Plane[] {luma}, wanted);
+        lines[k] = smooth[k].lines(own, wanted)[0];
       }
     }
     return (below, out, n, x, y, spare) -> {

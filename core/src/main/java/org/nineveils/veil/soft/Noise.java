@@ -56,12 +56,12 @@ final class Noise implements AreaKernel {
   @Override
   public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
     Plane[] rgb = Plane.of(in);
-    Plane luma = Plane.luma(light.reduce(rgb, wanted));
-    Guided.Line lightLine = light.lines(luma, new Plane[] {luma}, wanted)[0];
-    Plane[] coarse = colour.reduce(rgb, wanted);
-    Plane guide = Plane.luma(coarse);
-    Plane[] differences = {minus(coarse[0], guide), minus(coarse[2], guide)};
-    Guided.Line[] colourLines = colour.lines(guide, differences, wanted);
+    Plane luma = Plane.luma(rgb);
+    Guided.Moments own = light.moments(luma, new Plane[] {luma}, wanted);
+    Guided.Line lightLine = light.lines(own, wanted)[0];
+    Plane[] redAndBlue = {rgb[0], rgb[2]};
+    Guided.Line[] colourLines =
+        colour.lines(differences(colour.moments(luma, redAndBlue, wanted)), wanted);
     return (from, out, n, x, y, spare) -> {
       float[] tone = spare.t;
       Luma.run(from.r, from.g, from.b, tone, n);
@@ -70,6 +70,17 @@ final class Noise implements AreaKernel {
       lightened(tone, lightLine, out.t, n, x, y, spare);
       join(out, n);
     };
+  }
+
+  /** The same of the channels less the guide. */
+  private static Guided.Moments differences(Guided.Moments m) {
+    Plane[] channels = new Plane[m.channels().length];
+    Plane[] products = new Plane[channels.length];
+    for (int c = 0; c < channels.length; c++) {
+      channels[c] = minus(m.channels()[c], m.guide());
+      products[c] = minus(m.products()[c], m.square());
+    }
+    return new Guided.Moments(m.guide(), m.square(), channels, products);
   }
 
   private static Plane minus(Plane a, Plane b) {

@@ -64,13 +64,13 @@ final class Smoothing implements AreaKernel {
   @Override
   public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
     Area wide = texture > 0 ? wanted.around(fine.reach(), fine.grid(), picture) : wanted;
-    Plane[] coarse = guided.reduce(Plane.of(in), wide);
-    Plane guide = Plane.luma(coarse);
+    Plane[] rgb = Plane.of(in);
+    Plane guide = Plane.luma(rgb);
+    Plane[] channels = texture == 0 ? rgb : new Plane[] {rgb[0], rgb[1], rgb[2], guide};
+    Guided.Line[] lines = guided.lines(guided.moments(guide, channels, wide), wide);
     if (texture == 0) {
-      return new Smooth(guided.lines(guide, coarse, wide), null);
+      return new Smooth(lines, null);
     }
-    Plane[] channels = {coarse[0], coarse[1], coarse[2], guide};
-    Guided.Line[] lines = guided.lines(guide, channels, wide);
     Plane taken = taken(in, lines[3], wide);
     return new Smooth(lines, fine.blur(fine.reduce(taken, wanted), wanted));
   }
