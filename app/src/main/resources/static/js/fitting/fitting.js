@@ -57,7 +57,7 @@ const stage = new Stage(
     address: `${api}/render`,
     photo: () => photo,
     body: () => (painting?.storing ? null : request()),
-    maskBody: () => (brushed && !painting.storing ? { ...request(), fitting, mask: veilForMask().id, maskOn: openKey } : null),
+    maskBody: () => (brushed && !painting.storing ? { ...request(), fitting, mask: brushed.id, maskOn: openKey } : null),
     pins: () => pins?.compared(painting?.storing ? null : request()) ?? [],
   },
   { finished: () => !painting.stroke && stage.paintUnderHand(null) },
@@ -105,8 +105,6 @@ function peek(body, words = "") {
   hint();
   stage.refresh();
 }
-
-const veilForMask = () => (brushed.id === "*" ? pieces.get(openKey).effect.veils[0] : brushed);
 
 function request() {
   if (trying) return { try: trying };

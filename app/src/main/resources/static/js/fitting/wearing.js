@@ -1,6 +1,6 @@
 // Fittings as plain data: every function gives a new fitting and leaves the old one as it was.
 
-/** Key of the paint that a whole effect shares where it is worn by brush. */
+/** Key of the paint by which an effect as a whole is brushed on. */
 export const WHOLE = "*";
 
 const wornOf = (fitting, key) => fitting.worn.find((w) => w.effect === key);

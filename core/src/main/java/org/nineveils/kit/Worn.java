@@ -3,6 +3,7 @@ package org.nineveils.kit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.stack.Bundle;
@@ -18,7 +19,8 @@ import org.nineveils.veil.Veil;
  * @param lifted bundle switched off
  * @param changes what was changed of single veils, by id
  * @param paint what was brushed, by id of veil; {@link #WHOLE} for the effect as a whole
- * @param byBrush the effect starts hidden as a whole and is brushed on, whatever its own masks say
+ * @param byBrush the effect starts hidden as a whole and is brushed on; masks and rules of its
+ *     veils go on within that
  */
 public record Worn(
     String effect,
@@ -28,7 +30,7 @@ public record Worn(
     Map<String, Paint> paint,
     boolean byBrush) {
 
-  /** Key of the paint that a whole effect shares where it is worn by brush. */
+  /** Key of the paint by which an effect as a whole is brushed on or off. */
   public static final String WHOLE = "*";
 
   /**
@@ -101,14 +103,15 @@ public record Worn(
 
   /** The bundle that is rendered. */
   public Bundle bundle(Effect of) {
-    List<Veil> veils = of.veils().stream().map(veil -> changed(veil, of)).toList();
-    if (!byBrush) {
-      return new Bundle(veils, paint, lifted ? 0 : opacity);
-    }
-    Paint shared = paint.getOrDefault(WHOLE, Paint.NONE);
-    Map<String, Paint> all = new LinkedHashMap<>();
-    veils.forEach(veil -> all.put(veil.id(), paint.getOrDefault(veil.id(), shared)));
-    List<Veil> hidden = veils.stream().map(veil -> veil.withMask(Mask.BRUSH_ON)).toList();
-    return new Bundle(hidden, all, lifted ? 0 : opacity);
+    List<Veil> veils = of.veils().stream().map(veil -> uncovered(changed(veil, of))).toList();
+    Mask mask = byBrush ? Mask.BRUSH_ON : Mask.EVERYWHERE;
+    Paint cover = paint.getOrDefault(WHOLE, Paint.NONE);
+    return new Bundle(veils, paint, lifted ? 0 : opacity, mask, cover);
+  }
+
+  /** Where the whole is brushed on, a veil that waits for the brush does not wait for another. */
+  private Veil uncovered(Veil veil) {
+    boolean waits = veil.mask().cover() == Cover.BRUSH_ON && !paint.containsKey(veil.id());
+    return byBrush && waits ? veil.withMask(Mask.EVERYWHERE) : veil;
   }
 }

@@ -119,7 +119,7 @@ public record Trace(Lab plain, List<Step> steps) {
         }
         List<Bundle> upTo = new ArrayList<>(below);
         List<Veil> some = bundle.veils().subList(0, v + 1);
-        upTo.add(new Bundle(some, bundle.paint(), bundle.opacity()));
+        upTo.add(bundle.withVeils(some));
         Lab after = median(Renderer.render(source, area, new Stack(upTo), manner));
         steps.add(new Step(b, veil.id(), veil.name(), before, after));
         before = after;

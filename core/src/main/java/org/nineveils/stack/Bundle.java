@@ -2,21 +2,47 @@ package org.nineveils.stack;
 
 import java.util.List;
 import java.util.Map;
+import org.nineveils.mask.Cover;
+import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.veil.Veil;
 
 /**
- * An effect as worn: its veils, what was painted for them, and one opacity over all.
+ * An effect as worn: its veils, what was painted for them, and how much of it all is seen: one
+ * opacity and one coverage, by which what the veils made is mixed with what was below them.
  *
  * @param veils nearest to the plain photo first
  * @param paint paint by id of veil; veils that are not named have none
  * @param opacity 0…1 for the bundle as a whole
+ * @param mask where the bundle as a whole covers
+ * @param cover paint on that mask
  */
-public record Bundle(List<Veil> veils, Map<String, Paint> paint, double opacity) {
+public record Bundle(
+    List<Veil> veils, Map<String, Paint> paint, double opacity, Mask mask, Paint cover) {
   public Bundle {
     veils = List.copyOf(veils);
     paint = Map.copyOf(paint);
     Veil.checkOpacity("Effect", opacity);
+  }
+
+  /** A bundle that covers the whole picture. */
+  public Bundle(List<Veil> veils, Map<String, Paint> paint, double opacity) {
+    this(veils, paint, opacity, Mask.EVERYWHERE, Paint.NONE);
+  }
+
+  /** Whether nothing of it is seen anywhere. */
+  boolean isHidden() {
+    return opacity == 0 || (mask.cover() == Cover.BRUSH_ON && cover.isEmpty());
+  }
+
+  /** Whether it is mixed with what is below. */
+  boolean isMixed() {
+    return opacity < 1 || mask.cover() != Cover.EVERYWHERE || !cover.isEmpty();
+  }
+
+  /** The same around other veils. */
+  public Bundle withVeils(List<Veil> other) {
+    return new Bundle(other, paint, opacity, mask, cover);
   }
 
   /** Veils without paint, at full opacity. */

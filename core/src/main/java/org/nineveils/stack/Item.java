@@ -18,8 +18,8 @@ import org.nineveils.veil.VeilKind;
  * @param settings of the veil
  * @param blend of the veil
  * @param opacity of the veil or of the bundle
- * @param mask of the veil
- * @param paint of the veil
+ * @param mask of the veil or of the bundle
+ * @param paint of the veil or of the bundle
  * @param opens what lies below this veil is wanted again at the end of its bundle
  */
 record Item(
@@ -35,10 +35,10 @@ record Item(
   static List<Item> of(Stack stack) {
     List<Item> items = new ArrayList<>();
     for (Bundle bundle : stack.bundles()) {
-      if (bundle.opacity() == 0) {
+      if (bundle.isHidden()) {
         continue;
       }
-      boolean mixed = bundle.opacity() < 1;
+      boolean mixed = bundle.isMixed();
       boolean first = true;
       for (Veil veil : bundle.veils()) {
         Paint paint = bundle.paint().getOrDefault(veil.id(), Paint.NONE);
@@ -48,7 +48,7 @@ record Item(
         }
       }
       if (mixed && !first) {
-        items.add(endOfBundle(bundle.opacity()));
+        items.add(endOf(bundle));
       }
     }
     return items;
@@ -58,8 +58,8 @@ record Item(
     return new Item(v.kind(), v.settings(), v.blend(), v.opacity(), v.mask(), paint, opens);
   }
 
-  private static Item endOfBundle(double opacity) {
-    return new Item(null, null, null, opacity, Mask.EVERYWHERE, Paint.NONE, false);
+  private static Item endOf(Bundle b) {
+    return new Item(null, null, null, b.opacity(), b.mask(), b.cover(), false);
   }
 
   private static boolean changesNothing(Veil veil, Paint paint) {
@@ -74,7 +74,7 @@ record Item(
     return kind == null;
   }
 
-  /** Whether the veil covers the whole picture alike. */
+  /** Whether it covers the whole picture alike. */
   boolean isEverywhere() {
     return mask.cover() == Cover.EVERYWHERE && paint.isEmpty();
   }
@@ -91,15 +91,11 @@ record Item(
 
   /** Whether two items are the same but for what is painted. */
   boolean equalsButPaint(Item other) {
-    return new Item(kind, settings, blend, opacity, mask, Paint.NONE, opens)
-        .equals(
-            new Item(
-                other.kind,
-                other.settings,
-                other.blend,
-                other.opacity,
-                other.mask,
-                Paint.NONE,
-                other.opens));
+    return unpainted().equals(other.unpainted());
+  }
+
+  /** The same without what is painted. */
+  Item unpainted() {
+    return new Item(kind, settings, blend, opacity, mask, Paint.NONE, opens);
   }
 }

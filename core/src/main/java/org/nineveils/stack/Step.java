@@ -12,7 +12,7 @@ import org.nineveils.veil.Kernel;
  * @param kernel the veil's maths; null for the end of a bundle
  * @param blend blend mode of the veil
  * @param opacity share, 0…1, of the veil or of the bundle
- * @param mask coverage, or null where the veil covers everything
+ * @param mask coverage, or null where the veil or the bundle covers everything
  * @param opens keep the band as it is before this veil, for the end of the bundle
  * @param kept at the end of a bundle that began in an earlier leg: what was below it; else null
  */
@@ -23,8 +23,8 @@ record Step(
     return new Step(kernel, blend, (float) opacity, mask, opens, null);
   }
 
-  static Step endOfBundle(double opacity, Part kept) {
-    return new Step(null, null, (float) opacity, null, false, kept);
+  static Step endOfBundle(double opacity, Coverage mask, Part kept) {
+    return new Step(null, null, (float) opacity, mask, false, kept);
   }
 
   /**
@@ -40,7 +40,12 @@ record Step(
       if (kept != null) {
         w.kept.load(kept.picture(), kept.index(x, y), n);
       }
-      mix(w.kept, w.now, opacity, n);
+      if (mask == null) {
+        mix(w.kept, w.now, opacity, n);
+      } else {
+        mask.copyRow(x, y, n, w.coverage);
+        mixMasked(w.kept, w.now, w.coverage, opacity, n);
+      }
       Band mixed = w.kept;
       w.kept = w.now;
       w.now = mixed;
@@ -54,9 +59,7 @@ record Step(
     }
     if (mask != null) {
       mask.copyRow(x, y, n, w.coverage);
-      mixMasked(w.now.r, result.r, w.coverage, opacity, n);
-      mixMasked(w.now.g, result.g, w.coverage, opacity, n);
-      mixMasked(w.now.b, result.b, w.coverage, opacity, n);
+      mixMasked(w.now, result, w.coverage, opacity, n);
     } else if (opacity == 1) {
       w.swapNow(result);
     } else {
@@ -74,6 +77,12 @@ record Step(
     for (int i = 0; i < n; i++) {
       below[i] += (above[i] - below[i]) * share;
     }
+  }
+
+  private static void mixMasked(Band below, Band above, float[] mask, float share, int n) {
+    mixMasked(below.r, above.r, mask, share, n);
+    mixMasked(below.g, above.g, mask, share, n);
+    mixMasked(below.b, above.b, mask, share, n);
   }
 
   private static void mixMasked(float[] below, float[] above, float[] mask, float share, int n) {

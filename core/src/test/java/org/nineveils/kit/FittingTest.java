@@ -2,6 +2,7 @@ package org.nineveils.kit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,9 +12,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.kit.Fitting.Answer;
+import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
+import org.nineveils.picture.Picture;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Renderer;
+import org.nineveils.stack.Stack;
 import org.nineveils.testing.Pictures;
 import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
@@ -93,11 +99,36 @@ class FittingTest {
     Worn byBrush = Fitting.plain().wearAll(3, false, OFFERS).fitting().worn().get(0);
     assertThat(byBrush.byBrush()).isTrue();
     Effect effect = new Effect(List.of(Pictures.veil("light", Map.of("exposure", 1))), "", 1);
-    assertThat(byBrush.bundle(effect).veils().get(0).mask()).isEqualTo(Mask.BRUSH_ON);
-    Stroke stroke = new Stroke(List.of(0.5, 0.5), 0.1, 0, 1, 1, true);
-    Paint paint = new Paint(List.of(stroke));
-    assertThat(byBrush.painted(Worn.WHOLE, paint).bundle(effect).paint())
-        .containsEntry("v-light", paint);
+    Picture photo = Pictures.random(30, 20, 5);
+    Stack unpainted = Stack.of(byBrush.bundle(effect));
+    assertThat(Pictures.same(Renderer.render(photo, unpainted), photo)).isTrue();
+  }
+
+  private static float atTheMiddle(Bundle bundle) {
+    Picture photo = Pictures.flat(40, 40, 0.3, 0.4, 0.5);
+    return Renderer.render(photo, Stack.of(bundle)).g()[20 * 40 + 20];
+  }
+
+  /** Every veil once got the same paint, so half a stroke acted once for each. */
+  @Test
+  void halfABrushOnAWholeEffectIsHalfOfTheEffect() {
+    Veil shape =
+        Pictures.veil("curve", Map.of("gamma", 2))
+            .withMask(new Mask(Cover.BY_RULE, List.of(Pictures.rule("brightness", Map.of()))));
+    Veil waits = Pictures.veil("colour", Map.of("saturation", 40)).withMask(Mask.BRUSH_ON);
+    List<Veil> veils = List.of(Pictures.veil("light", Map.of("exposure", 1)), shape, waits);
+    Effect effect = new Effect(veils, "", 1);
+    Paint half = new Paint(List.of(new Stroke(List.of(0.5, 0.5), 0.8, 0, 0.5, 1, true)));
+    Worn brushed = new Worn("e", 1, false, Map.of(), Map.of(Worn.WHOLE, half), true);
+    List<Veil> shown = List.of(veils.get(0), shape, waits.withMask(Mask.EVERYWHERE));
+    float wanted = atTheMiddle(new Bundle(shown, Map.of(), 0.5));
+    assertThat(atTheMiddle(brushed.bundle(effect))).isEqualTo(wanted, within(1e-6f));
+    assertThat(wanted).isGreaterThan(0.41f);
+
+    Paint off = new Paint(List.of(new Stroke(List.of(0.5, 0.5), 0.8, 0, 0.5, 1, false)));
+    Worn brushedOff = new Worn("e", 1, false, Map.of(), Map.of(Worn.WHOLE, off));
+    float halfOff = atTheMiddle(new Bundle(List.of(veils.get(0), shape), Map.of(), 0.5));
+    assertThat(atTheMiddle(brushedOff.bundle(effect))).isEqualTo(halfOff, within(1e-6f));
   }
 
   @Test

@@ -165,7 +165,7 @@ class FittingApi {
     return tracer.trace(photos.get(row.photoId()), f, stack);
   }
 
-  /** Where the veil “mask” of the worn effect “maskOn” covers. */
+  /** Where the veil “mask” of the worn effect “maskOn” covers, or that effect as a whole. */
   private ResponseEntity<byte[]> mask(Photo photo, Fields f, Wardrobe wardrobe, Fitting fitting) {
     String key = f.text("maskOn");
     Effect effect = wardrobe.effects().apply(key);
@@ -179,6 +179,10 @@ class FittingApi {
             .map(w -> w.bundle(effect))
             .orElseGet(() -> Bundle.of(effect.veils()));
     String id = f.text("mask");
+    if (id.equals(Worn.WHOLE)) {
+      return Answers.packet(
+          stage.maskPacket(photo, StageRequest.parse(f), worn.mask(), worn.cover()));
+    }
     Veil veil =
         worn.veils().stream()
             .filter(v -> v.id().equals(id))
