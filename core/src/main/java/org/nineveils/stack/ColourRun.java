@@ -3,9 +3,10 @@ package org.nineveils.stack;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Supplier;
 import org.nineveils.colour.Ciede2000;
 import org.nineveils.colour.Lab;
-import org.nineveils.picture.Part;
+import org.nineveils.picture.Picture;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Kernel;
 import org.nineveils.veil.ToneTable;
@@ -15,11 +16,11 @@ import org.nineveils.veil.ToneTable;
  * beginning and at the end that treat each channel by itself become one table of tones each, the
  * rest a {@link Lattice}. Its cost hardly grows with the number of veils.
  *
- * <p>Before a lattice is used, it is tried on colours of the picture itself, spread over all of it;
- * where it strays from the exact way by more than {@link #MEAN} on average or {@link #HIGHEST} at
- * the 99th percentile (CIEDE2000), there is none, and the veils are run one by one.
+ * <p>Before a lattice is used, it is tried on colours that the run meets; where it strays from the
+ * exact way by more than {@link #MEAN} on average or {@link #HIGHEST} at the 99th percentile
+ * (CIEDE2000), there is none, and the veils are run one by one.
  */
-final class ColourRun {
+final class ColourRun implements Kernel {
   /** Fewest veils for which it pays. */
   static final int FEWEST = 5;
 
@@ -28,18 +29,26 @@ final class ColourRun {
 
   private static final double MEAN = 0.2;
   private static final double HIGHEST = 0.8;
-  private static final int TRIED = 800;
 
-  private ColourRun() {}
+  /** Bytes of a lattice with tables before and after. */
+  private static final long BYTES = 4L * Float.BYTES * (33 * 33 * 33 + 6 * ToneTable.STEPS);
+
+  private final Kernel quick;
+  private final List<Step> steps;
+  private final boolean tablesOnly;
+
+  private ColourRun(Kernel quick, List<Step> steps, boolean tablesOnly) {
+    this.quick = quick;
+    this.steps = steps;
+    this.tablesOnly = tablesOnly;
+  }
 
   /**
    * The veils as one kernel.
    *
    * @param items the veils, each everywhere and a function of colour
-   * @param in what they will run over
-   * @return null where it would stray too far
    */
-  static Kernel of(List<PreparedItem> items, Part in) {
+  static ColourRun of(List<PreparedItem> items) {
     List<Step> steps = new ArrayList<>();
     List<Boolean> perChannel = new ArrayList<>();
     for (PreparedItem p : items) {
@@ -63,8 +72,17 @@ final class ColourRun {
     }
     addTables(steps.subList(trail, steps.size()), kernels);
     Kernel quick = kernels.size() == 1 ? kernels.get(0) : joined(kernels);
-    boolean tablesOnly = trail == lead; // within 1e-4 of the exact way, as tables of tones are
-    return tablesOnly || isNear(quick, steps, in) ? quick : null;
+    return new ColourRun(quick, List.copyOf(steps), trail == lead);
+  }
+
+  @Override
+  public void run(Band in, Band out, int n, int x, int y, Band spare) {
+    quick.run(in, out, n, x, y, spare);
+  }
+
+  @Override
+  public long bytes() {
+    return BYTES;
   }
 
   private static void addTables(List<Step> steps, List<Kernel> kernels) {
@@ -116,16 +134,19 @@ final class ColourRun {
     };
   }
 
-  private static boolean isNear(Kernel quick, List<Step> steps, Part in) {
-    Workspace w = Workspace.ofThread();
-    int pixels = in.area().pixels();
-    int n = Math.min(TRIED, pixels);
-    for (int i = 0; i < n; i++) {
-      int at = (int) ((long) i * pixels / n);
-      w.now.r[i] = in.picture().r()[at];
-      w.now.g[i] = in.picture().g()[at];
-      w.now.b[i] = in.picture().b()[at];
+  /**
+   * Whether it stays near the exact way. Tables of tones alone always do, within 1e-4.
+   *
+   * @param met colours that it runs over, at most {@link Band#CAPACITY}
+   */
+  boolean isNear(Supplier<Picture> met) {
+    if (tablesOnly) {
+      return true;
     }
+    Picture tried = met.get();
+    Workspace w = Workspace.ofThread();
+    int n = tried.area().pixels();
+    w.now.load(tried, 0, n);
     Band result = new Band();
     quick.run(w.now, result, n, 0, 0, w.spare);
     for (Step step : steps) {

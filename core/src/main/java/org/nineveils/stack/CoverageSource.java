@@ -13,6 +13,9 @@ public interface CoverageSource {
   /** Works everything out afresh. */
   CoverageSource FRESH = Painter::cover;
 
-  /** Coverage of an area; see {@link Painter#cover}. */
+  /**
+   * Coverage of an area or of a larger one that holds it; see {@link Painter#cover}. Who needs just
+   * the area takes {@link Coverage#cut}.
+   */
   Coverage coverage(Mask mask, Paint paint, Picture plain, Area area);
 }

@@ -35,6 +35,11 @@ public record Manner(
     return new Manner(masks, preparations, other, cancel, quick);
   }
 
+  /** With maths that is kept ready elsewhere. */
+  public Manner preparedBy(Preparations other) {
+    return new Manner(masks, other, shelf, cancel, quick);
+  }
+
   /** With coverage from elsewhere. */
   public Manner masksFrom(CoverageSource other) {
     return new Manner(other, preparations, shelf, cancel, quick);

@@ -1,5 +1,8 @@
 package org.nineveils.stack;
 
+import java.util.List;
+import java.util.function.Supplier;
+import org.nineveils.picture.Shelf;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Adjustment;
 import org.nineveils.veil.Frame;
@@ -13,6 +16,8 @@ public final class Preparations {
   private static final long MOST_BYTES = 32_000_000;
 
   private record Key(VeilKind kind, SettingValues settings, Frame frame) {}
+
+  private record Run(List<Item> veils, Shelf shelf) {}
 
   private final Keep<Object, Adjustment> kept;
 
@@ -28,12 +33,24 @@ public final class Preparations {
 
   /** The maths of a kind for settings and a size of picture. */
   Adjustment prepare(VeilKind kind, SettingValues settings, Frame frame) {
-    Key key = new Key(kind, settings, frame);
+    return kept(new Key(kind, settings, frame), () -> kind.prepare(settings, frame));
+  }
+
+  /**
+   * The quick way through veils that make each colour from that colour alone, which serves pictures
+   * of every size.
+   */
+  ColourRun colourRun(List<PreparedItem> items, Shelf shelf) {
+    List<Item> veils = items.stream().map(PreparedItem::item).toList();
+    return (ColourRun) kept(new Run(veils, shelf), () -> ColourRun.of(items));
+  }
+
+  private Adjustment kept(Object key, Supplier<Adjustment> make) {
     Adjustment found = kept.find(key);
     if (found != null) {
       return found;
     }
-    Adjustment made = kind.prepare(settings, frame);
+    Adjustment made = make.get();
     kept.put(key, made, made.bytes());
     return made;
   }

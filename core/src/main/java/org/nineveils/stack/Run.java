@@ -19,6 +19,11 @@ final class Run {
   /** Long side of the small picture that tells a veil about the whole, pixels. */
   private static final int OVERVIEW = 256;
 
+  /** Pixels on which a quick way is tried, in stretches of so many. */
+  private static final int TRIED = 960;
+
+  private static final int STRETCH = 8;
+
   private final Picture source;
   private final List<Item> items;
   private final Manner manner;
@@ -119,13 +124,12 @@ final class Run {
       boolean opens = item.opens() && !(i == 0 && leg.keeps());
       inBand |= opens;
       if (item.closes()) {
-        steps.add(Step.endOfBundle(item.opacity(), inBand ? null : kept));
+        steps.add(Step.endOfBundle(item.opacity(), mask(item, leg.area()), inBand ? null : kept));
         inBand = false;
         continue;
       }
       int alike = manner.quick() ? quickRun(own, i) : 0;
-      Kernel quick =
-          alike == 0 ? null : bench.colourRun(own.subList(i, i + alike), in).orElse(null);
+      Kernel quick = alike == 0 ? null : quick(leg, i, alike, () -> met(in, steps, leg.area()));
       if (quick != null) {
         steps.add(Step.veil(quick, BlendMode.NORMAL, 1, null, opens));
         i += alike - 1;
@@ -135,6 +139,39 @@ final class Run {
       }
     }
     return steps;
+  }
+
+  /** The quick way through so many items of a leg from one on; null where it would stray. */
+  private Kernel quick(Leg leg, int from, int alike, Supplier<Picture> met) {
+    return bench
+        .colourRun(
+            items.subList(0, leg.index() + from + alike),
+            leg.items().subList(from, from + alike),
+            met)
+        .orElse(null);
+  }
+
+  /**
+   * What comes out of the steps of a leg so far, in short stretches of rows spread over an area.
+   *
+   * @return one row of at most {@link #TRIED} pixels
+   */
+  private static Picture met(Part in, List<Step> steps, Area area) {
+    int length = Math.min(STRETCH, area.width());
+    int stretches = Math.max(1, Math.min(TRIED, area.pixels()) / length);
+    Picture out = Picture.blank(stretches * length, 1);
+    Workspace w = Workspace.ofThread();
+    for (int i = 0; i < stretches; i++) {
+      long at = (long) i * area.pixels() / stretches;
+      int y = area.y() + (int) (at / area.width());
+      int x = area.x() + (int) Math.min(at % area.width(), area.width() - length);
+      w.now.load(in.picture(), in.index(x, y), length);
+      for (Step step : steps) {
+        step.run(w, length, x, y);
+      }
+      w.now.store(out, i * length, length);
+    }
+    return out;
   }
 
   /** How many items from i on go through tables: a long run of any colour, or some per channel. */

@@ -4,21 +4,20 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.nineveils.picture.Part;
+import java.util.function.Supplier;
 import org.nineveils.picture.Picture;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
 
 /**
- * Items made ready for one photo at one size, and the quick ways through runs of them that were
- * tried on it.
+ * Items made ready for one photo at one size, and which quick ways were found near enough on it.
  */
 final class Workbench {
   private static final int MOST_RUNS = 20;
 
   private final Frame frame;
   private final Preparations preparations;
-  private final Map<List<Item>, Optional<Kernel>> colourRuns = new HashMap<>();
+  private final Map<List<Item>, Boolean> near = new HashMap<>();
 
   /** For a photo. */
   static Workbench of(Picture photo, Manner manner) {
@@ -36,17 +35,23 @@ final class Workbench {
   }
 
   /**
-   * The quick way through a run of veils that are functions of colour.
+   * The quick way through a run of veils that are functions of colour. Tried on what the run meets
+   * the first time, and anew where anything below it has changed but paint.
    *
-   * @param in what they run over; tried on the first time
+   * @param upTo all items from the plain photo to the end of the run
+   * @param met colours that it runs over
    * @return nothing where it would stray too far
    */
-  Optional<Kernel> colourRun(List<PreparedItem> items, Part in) {
-    List<Item> key = items.stream().map(PreparedItem::item).toList();
-    if (colourRuns.size() > MOST_RUNS) {
-      colourRuns.clear();
+  Optional<Kernel> colourRun(List<Item> upTo, List<PreparedItem> items, Supplier<Picture> met) {
+    ColourRun run = preparations.colourRun(items, frame.shelf());
+    if (near.size() > MOST_RUNS) {
+      near.clear();
     }
-    return colourRuns.computeIfAbsent(key, k -> Optional.ofNullable(ColourRun.of(items, in)));
+    List<Item> key = upTo.stream().map(Item::unpainted).toList();
+    Boolean known = near.get(key);
+    boolean is = known != null ? known : run.isNear(met);
+    near.put(key, is);
+    return is ? Optional.of(run) : Optional.empty();
   }
 
   /** An item with its maths; the end of a bundle has none. */

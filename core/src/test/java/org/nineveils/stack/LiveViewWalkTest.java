@@ -90,9 +90,19 @@ class LiveViewWalkTest {
     return new Stroke(points, 0.1 + 0.2 * random.nextDouble(), 0.5, 1, 0.7, random.nextInt(4) > 0);
   }
 
+  private Paint repainted(Paint paint) {
+    List<Stroke> strokes = new ArrayList<>(paint.strokes());
+    if (strokes.size() >= MOST_STROKES || (!strokes.isEmpty() && random.nextInt(4) == 0)) {
+      strokes.remove(strokes.size() - 1);
+    } else {
+      strokes.add(stroke());
+    }
+    return new Paint(strokes);
+  }
+
   private Worn next(Worn now) {
     int at = now.bundles.isEmpty() ? -1 : random.nextInt(now.bundles.size());
-    int what = at < 0 ? 0 : random.nextInt(13);
+    int what = at < 0 ? 0 : random.nextInt(15);
     List<Bundle> all = new ArrayList<>(now.bundles);
     if (what == 0 || what == 1) {
       if (all.size() < MOST_BUNDLES) {
@@ -121,7 +131,8 @@ class LiveViewWalkTest {
       case 6 -> veils.add(random.nextInt(veils.size()), veils.remove(i));
       case 7 -> veils.set(i, veil.withOpacity(random.nextInt(3) / 2.0));
       case 8 -> {
-        return now.with(at, new Bundle(veils, own.paint(), random.nextInt(3) / 2.0));
+        double opacity = random.nextInt(3) / 2.0;
+        return now.with(at, new Bundle(veils, own.paint(), opacity, own.mask(), own.cover()));
       }
       case 9 -> {
         Veil other = veil();
@@ -139,19 +150,22 @@ class LiveViewWalkTest {
                 mask,
                 ""));
       }
+      case 10 -> {
+        Mask mask = random.nextBoolean() ? Mask.EVERYWHERE : Mask.BRUSH_ON;
+        Paint cover = random.nextInt(4) == 0 ? Paint.NONE : own.cover();
+        return now.with(at, new Bundle(veils, own.paint(), own.opacity(), mask, cover));
+      }
+      case 11, 12 -> {
+        Paint cover = repainted(own.cover());
+        return now.with(at, new Bundle(veils, own.paint(), own.opacity(), own.mask(), cover));
+      }
       default -> {
         Map<String, Paint> paint = new HashMap<>(own.paint());
-        List<Stroke> strokes = new ArrayList<>(paint.getOrDefault(veil.id(), Paint.NONE).strokes());
-        if (strokes.size() >= MOST_STROKES || (!strokes.isEmpty() && random.nextInt(4) == 0)) {
-          strokes.remove(strokes.size() - 1);
-        } else {
-          strokes.add(stroke());
-        }
-        paint.put(veil.id(), new Paint(strokes));
-        return now.with(at, new Bundle(veils, paint, own.opacity()));
+        paint.put(veil.id(), repainted(paint.getOrDefault(veil.id(), Paint.NONE)));
+        return now.with(at, new Bundle(veils, paint, own.opacity(), own.mask(), own.cover()));
       }
     }
-    return now.with(at, new Bundle(veils, own.paint(), own.opacity()));
+    return now.with(at, own.withVeils(veils));
   }
 
   /** Overtaken after some rows, or failing where coverage is asked for. */

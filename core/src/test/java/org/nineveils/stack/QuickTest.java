@@ -14,6 +14,7 @@ import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.mask.Mask;
+import org.nineveils.mask.Paint;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.Scaling;
@@ -100,6 +101,41 @@ class QuickTest {
         false,
         Mask.EVERYWHERE,
         "");
+  }
+
+  /**
+   * A brushed veil below makes everything dark, where a lattice strays; on the light photo itself
+   * it would not.
+   */
+  @Test
+  void theQuickWayIsTriedOnTheColoursThatItMeets() {
+    Picture light = Pictures.random(120, 80, 4);
+    for (float[] plane : new float[][] {light.r(), light.g(), light.b()}) {
+      for (int i = 0; i < plane.length; i++) {
+        plane[i] = 0.5f + plane[i] / 2;
+      }
+    }
+    Veil dark = veil("curve", Map.of("outWhite", 4), BlendMode.NORMAL);
+    Veil brushed =
+        new Veil("b", "b", dark.kind(), dark.settings(), dark.blend(), 1, false, Mask.BRUSH_ON, "");
+    List<Veil> veils =
+        List.of(
+            brushed,
+            veil("colour", Map.of("saturation", 10), BlendMode.NORMAL),
+            veil("curve", Map.of("gamma", 5), BlendMode.NORMAL),
+            veil("tint", Map.of("colourise", 20), BlendMode.NORMAL),
+            veil("ink", Map.of("redsCyan", 20.0), BlendMode.NORMAL),
+            veil("colour", Map.of("saturation", -10), BlendMode.NORMAL));
+    Paint all = Paint.filled(true);
+    Stack stack = Stack.of(new Bundle(veils, Map.of("b", all), 1));
+    Picture quick = Renderer.render(light, light.area(), stack, Manner.exact().quick(true));
+    assertThat(Looks.apart(Renderer.render(light, stack), quick).high()).isLessThanOrEqualTo(1.0);
+    List<Veil> plain = veils.subList(1, 6);
+    Manner manner = Manner.exact().quick(true);
+    Picture onLight = Renderer.render(light, light.area(), Stack.of(Bundle.of(plain)), manner);
+    assertThat(Pictures.same(onLight, Renderer.render(light, Stack.of(Bundle.of(plain)))))
+        .as("and where it is near it is taken")
+        .isFalse();
   }
 
   /** Blacks lifted steeply, then mixed: a lattice alone would be 4 apart at the 99th percentile. */

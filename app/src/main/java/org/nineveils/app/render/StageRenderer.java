@@ -8,7 +8,6 @@ import org.nineveils.app.memory.BudgetKeep;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.document.Json;
-import org.nineveils.mask.Coverage;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.picture.Area;
@@ -41,11 +40,12 @@ public class StageRenderer {
   private final Preparations preparations;
   private final Views views;
 
-  StageRenderer(PhotoService photos, PlacedPictures shelf, Budget budget) {
+  StageRenderer(
+      PhotoService photos, PlacedPictures shelf, Preparations preparations, Budget budget) {
     this.photos = photos;
     this.shelf = shelf;
     this.coverage = new CoverageCache(new BudgetKeep<>(budget, "coverage"));
-    this.preparations = new Preparations(new BudgetKeep<>(budget, "prepared maths"));
+    this.preparations = preparations;
     this.views = new Views(budget);
   }
 
@@ -86,8 +86,7 @@ public class StageRenderer {
   public byte[] maskPacket(Photo photo, StageRequest request, Mask mask, Paint paint) {
     Picture source = photos.scaled(photo, request.longSide());
     Area area = wanted(request, source);
-    Coverage covered = coverage.coverage(mask, paint, source, area);
-    float[] values = covered.values();
+    float[] values = coverage.coverage(mask, paint, source, area).cut(area).values();
     byte[] packet = packet(head(photo, source, area), values.length);
     int alpha = firstPixel(packet, values.length) + 3;
     for (int i = 0; i < values.length; i++) {

@@ -12,6 +12,7 @@ import org.nineveils.picture.PictureWriter;
 import org.nineveils.release.Checksums;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
+import org.nineveils.stack.Preparations;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
@@ -27,13 +28,18 @@ public class Thumbnails {
 
   private final PhotoService photos;
   private final PictureCache cache;
-  private final Manner manner;
+  private final Manner exact;
   private final String build;
 
-  Thumbnails(PhotoService photos, PictureCache cache, PlacedPictures shelf, EngineBuild build) {
+  Thumbnails(
+      PhotoService photos,
+      PictureCache cache,
+      PlacedPictures shelf,
+      Preparations preparations,
+      EngineBuild build) {
     this.photos = photos;
     this.cache = cache;
-    this.manner = Manner.exact().quick(true).picturesFrom(shelf);
+    this.exact = Manner.exact().picturesFrom(shelf).preparedBy(preparations);
     this.build = build.name();
   }
 
@@ -73,7 +79,8 @@ public class Thumbnails {
                 key,
                 () ->
                     PictureWriter.jpeg(
-                        render(photo, effect.get(), paint.get(), LONG_SIDE), QUALITY)));
+                        render(photo, effect.get(), paint.get(), LONG_SIDE, exact.quick(true)),
+                        QUALITY)));
   }
 
   /** Whether the small picture of that name was made before. */
@@ -92,8 +99,13 @@ public class Thumbnails {
     return Checksums.sha256(doc.getBytes(StandardCharsets.UTF_8));
   }
 
-  /** The photo through an effect, as a picture of at most that long side. */
+  /** The photo through an effect, exactly, as a picture of at most that long side. */
   public Picture render(Photo photo, Effect effect, Map<String, Paint> paint, int longSide) {
+    return render(photo, effect, paint, longSide, exact);
+  }
+
+  private Picture render(
+      Photo photo, Effect effect, Map<String, Paint> paint, int longSide, Manner manner) {
     Stack stack = Stack.of(new Bundle(effect.veils(), paint, 1));
     Picture source = photos.once(photo, longSide);
     return Renderer.render(source, source.area(), stack, manner);
