@@ -128,6 +128,11 @@ public final class Guided {
     return new Moments(mean, square, means, products);
   }
 
+  /** The grid that is worked on. */
+  public Level level() {
+    return level;
+  }
+
   /** The cells that {@link #moments} are taken of. */
   public Area cells(Area wanted) {
     return outer(wanted);

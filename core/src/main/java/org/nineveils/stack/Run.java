@@ -8,7 +8,6 @@ import org.nineveils.mask.Coverage;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.Scaling;
 import org.nineveils.veil.AreaKernel;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.BlendMode;
@@ -16,9 +15,6 @@ import org.nineveils.veil.Kernel;
 
 /** One way through a stack, leg by leg. */
 final class Run {
-  /** Long side of the small picture that tells a veil about the whole, pixels. */
-  private static final int OVERVIEW = 256;
-
   /** Pixels on which a quick way is tried, in stretches of so many. */
   private static final int TRIED = 960;
 
@@ -28,6 +24,7 @@ final class Run {
   private final List<Item> items;
   private final Manner manner;
   private final Workbench bench;
+  private Overviews overviews;
 
   /**
    * Prepares a run.
@@ -35,10 +32,16 @@ final class Run {
    * @param bench for the size of the source
    */
   Run(Picture source, List<Item> items, Manner manner, Workbench bench) {
+    this(source, items, manner, bench, null);
+  }
+
+  /** A run with small pictures from elsewhere; null where they are its own. */
+  Run(Picture source, List<Item> items, Manner manner, Workbench bench, Overviews overviews) {
     this.source = source;
     this.items = items;
     this.manner = manner;
     this.bench = bench;
+    this.overviews = overviews;
   }
 
   Run(Picture source, List<Item> items, Manner manner) {
@@ -72,12 +75,35 @@ final class Run {
       if (leg.index() > from) {
         passing.at(leg.index(), state);
       }
-      Part kept = leg.keeps() ? state.now() : state.kept();
-      Part made = make(leg, state.now(), kept);
-      boolean open = kept != null && leg.items().stream().noneMatch(i -> i.item().closes());
-      state = new State(made, open ? kept : null);
+      state = after(leg, state);
     }
     return state;
+  }
+
+  /**
+   * Runs over the whole picture from a state up to an item.
+   *
+   * @return the state before that item, with what the way on needs
+   */
+  State upTo(int index, State begin, int from, Passing passing) {
+    State state = begin;
+    for (Leg leg : Plan.of(items, from, index, bench, source.area())) {
+      if (leg.index() >= index) {
+        break;
+      }
+      if (leg.index() > from) {
+        passing.at(leg.index(), state);
+      }
+      state = after(leg, state);
+    }
+    return state;
+  }
+
+  private State after(Leg leg, State before) {
+    Part kept = leg.keeps() ? before.now() : before.kept();
+    Part made = make(leg, before.now(), kept);
+    boolean open = kept != null && leg.items().stream().noneMatch(i -> i.item().closes());
+    return new State(made, open ? kept : null);
   }
 
   /**
@@ -208,11 +234,10 @@ final class Run {
   /** The whole picture below an item, small. */
   private Supplier<Picture> overview(int index) {
     return () -> {
-      Picture small = Scaling.toLongSide(source, OVERVIEW);
-      Manner fresh = manner.masksFrom(CoverageSource.FRESH).quick(false);
-      Run below = new Run(small, items.subList(0, index), fresh);
-      State plain = State.plain(small);
-      return below.run(plain, 0, -1, small.area(), Passing.NOBODY).now().picture();
+      if (overviews == null) {
+        overviews = new Overviews(source, items, manner);
+      }
+      return overviews.below(index);
     };
   }
 }

@@ -6,6 +6,7 @@ import org.nineveils.filter.Guided;
 import org.nineveils.filter.Level;
 import org.nineveils.filter.Lowest;
 import org.nineveils.filter.Plane;
+import org.nineveils.filter.Stretched;
 import org.nineveils.filter.Window;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
@@ -24,7 +25,8 @@ import org.nineveils.veil.Limit;
  *
  * <p>Source: K. He, J. Sun, X. Tang, "Single Image Haze Removal Using Dark Channel Prior", IEEE
  * TPAMI 33 (2011), equations 8–22 with t₀ = 0.1; its ω, the share of haze taken away, is the amount
- * times 0.95. Dark channel and transmission are worked out on a coarse grid.
+ * times 0.95. Dark channel and transmission are worked out on the small picture of the whole, so
+ * that every size of a photo is told the same.
  */
 final class HazeRemoval implements AreaKernel {
   private static final double OMEGA = 0.95;
@@ -38,27 +40,24 @@ final class HazeRemoval implements AreaKernel {
   /** ε of the guided filter in the source's later version. */
   private static final double EPSILON = 1e-3;
 
-  private final Level level;
   private final Guided guided;
-  private final int patch;
   private final float omega;
 
   HazeRemoval(SettingValues values, Frame frame) {
     double radius = Math.max(1, PATCH * frame.longSide());
-    level = Level.spanning(radius, CELLS, frame.area());
-    patch = (int) Math.max(1, Math.round(radius / level.factor()));
-    guided = new Guided(level, Window.gaussian(patch), EPSILON);
+    Level level = Level.spanning(radius, CELLS, frame.area());
+    guided = new Guided(level, Window.gaussian(radius / level.factor()), EPSILON);
     omega = (float) (values.share(Crisp.CLEAR) * OMEGA);
   }
 
   @Override
   public int reach() {
-    return guided.reach() + patch * level.factor();
+    return guided.reach();
   }
 
   @Override
   public int grid() {
-    return level.factor();
+    return guided.grid();
   }
 
   @Override
@@ -68,16 +67,12 @@ final class HazeRemoval implements AreaKernel {
 
   @Override
   public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
-    float[] air = AirLight.of(overview.get());
-    Plane[] rgb = Plane.of(in);
-    Area cells = guided.cells(wanted);
-    Area seen = cells.around(patch, 1, level.frame());
-    Plane[] wide = new Plane[3];
-    for (int c = 0; c < 3; c++) {
-      wide[c] = level.reduce(rgb[c], seen);
-    }
-    Plane veiled = transmission(Lowest.of(darkest(wide, air), patch, cells));
-    Plane luma = Plane.luma(rgb);
+    Picture small = overview.get();
+    float[] air = AirLight.of(small);
+    int patch = (int) Math.max(1, Math.round(PATCH * small.longSide()));
+    Plane dark = Lowest.of(darkest(small, air), patch, small.area());
+    Plane veiled = Stretched.to(guided.level(), guided.cells(wanted), transmission(dark));
+    Plane luma = Plane.luma(Plane.of(in));
     Guided.Moments own = guided.moments(luma, new Plane[] {luma}, wanted);
     Guided.Line line = guided.lines(own.alike(veiled), wanted)[0];
     return (below, out, n, x, y, spare) -> {
@@ -91,15 +86,12 @@ final class HazeRemoval implements AreaKernel {
     };
   }
 
-  private static Plane darkest(Plane[] rgb, float[] air) {
-    float[] r = rgb[0].values();
-    float[] g = rgb[1].values();
-    float[] b = rgb[2].values();
-    float[] out = new float[rgb[0].area().pixels()];
+  private static Plane darkest(Picture p, float[] air) {
+    float[] out = new float[p.area().pixels()];
     for (int i = 0; i < out.length; i++) {
-      out[i] = Math.min(r[i] / air[0], Math.min(g[i] / air[1], b[i] / air[2]));
+      out[i] = Math.min(p.r()[i] / air[0], Math.min(p.g()[i] / air[1], p.b()[i] / air[2]));
     }
-    return new Plane(rgb[0].area(), out);
+    return new Plane(p.area(), out);
   }
 
   private Plane transmission(Plane dark) {

@@ -54,8 +54,8 @@ public final class Light implements VeilKind {
           source("Daylight", 0, 0),
           source("Cloud", 29, 0),
           source("Shade", 49, -1),
-          source("Tungsten", -178, -9),
-          source("Fluorescent", -58, -4));
+          source("Tungsten", -165, -14),
+          source("Fluorescent", -57, -5));
 
   private static StartingPoint source(String label, double mired, double tint) {
     return new StartingPoint(
@@ -136,13 +136,19 @@ public final class Light implements VeilKind {
     if (temperature == 0 && tint == 0) {
       return Matrix3.diagonal(gain, gain, gain);
     }
-    Matrix3 adapt =
-        temperature >= 0
-            ? Bradford.adapt(Chromaticity.D65, white(temperature, tint))
-            : Bradford.adapt(white(-temperature, -tint), Chromaticity.D65);
+    // Each on its own, so that neither bends where the other crosses 0, and each undoes itself.
+    Matrix3 adapt = adapted(temperature, white(Math.abs(temperature), 0));
+    adapt = adapted(tint, white(0, Math.abs(tint))).after(adapt);
     double[] white = Chromaticity.D65.toXyz();
     double luminance = adapt.apply(white[0], white[1], white[2])[1];
     return Srgb.fromXyz().after(adapt).after(Srgb.toXyz()).times(gain / luminance);
+  }
+
+  /** From D65 to a white, or back from it. */
+  private static Matrix3 adapted(double direction, Chromaticity white) {
+    return direction >= 0
+        ? Bradford.adapt(Chromaticity.D65, white)
+        : Bradford.adapt(white, Chromaticity.D65);
   }
 
   /**
