@@ -2,7 +2,7 @@ package org.nineveils.filter;
 
 import org.nineveils.picture.Area;
 
-/** Means over the cells of a coarser grid, of a channel or of the product of two. */
+/** Means over the cells of a coarser grid, of a channel or of the product of two; or extremes. */
 final class Reduce {
   private Reduce() {}
 
@@ -35,6 +35,41 @@ final class Reduce {
             out[k] = p[i + k] * q[j + k];
           }
         });
+  }
+
+  /**
+   * The highest or the lowest value of each of the wanted cells.
+   *
+   * @param in holds all pixels of these cells
+   */
+  static Plane extreme(Level level, Plane in, Area wanted, boolean highest) {
+    int f = level.factor();
+    if (f == 1 && in.area().equals(wanted)) {
+      return in;
+    }
+    Plane out = Plane.blank(wanted);
+    float[] v = in.values();
+    Parallel.rows(
+        wanted.height(),
+        (from, to) -> {
+          for (int j = from; j < to; j++) {
+            int top = (wanted.y() + j) * f;
+            int bottom = Math.min(top + f, level.picture().height());
+            for (int i = 0; i < wanted.width(); i++) {
+              int left = (wanted.x() + i) * f;
+              int n = Math.min(f, level.picture().width() - left);
+              float best = highest ? 0 : 1;
+              for (int y = top; y < bottom; y++) {
+                int at = in.index(left, y);
+                for (int k = at; k < at + n; k++) {
+                  best = highest ? Math.max(best, v[k]) : Math.min(best, v[k]);
+                }
+              }
+              out.values()[j * wanted.width() + i] = best;
+            }
+          }
+        });
+    return out;
   }
 
   /** Gives a run of pixels of one row. */

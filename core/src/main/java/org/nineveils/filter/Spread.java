@@ -5,6 +5,9 @@ import org.nineveils.picture.Area;
 
 /** The highest, or the lowest, value within a distance. */
 public final class Spread {
+  /** An edge within a cell counts for all of the cell: on average that is half a cell farther. */
+  private static final double HALF_A_CELL = 0.5;
+
   private Spread() {}
 
   /**
@@ -17,15 +20,18 @@ public final class Spread {
    * @param wanted pixels
    */
   public static Field of(Level level, Plane in, double distance, Area wanted) {
+    boolean highest = distance > 0;
     double radius = Math.abs(distance) / level.factor();
     Area cells = level.cellsAround(wanted);
-    Plane coarse = level.reduce(in, cells.around((int) Math.ceil(radius), 1, level.frame()));
+    Area seen = cells.around((int) Math.ceil(radius), 1, level.frame());
+    Plane coarse = Reduce.extreme(level, in, seen, highest);
+    double reach = level.factor() == 1 ? radius : radius - HALF_A_CELL;
     Plane out = Plane.blank(cells);
     Parallel.rows(
         cells.height(),
         (from, to) -> {
           for (int y = cells.y() + from; y < cells.y() + to; y++) {
-            row(coarse, radius, distance > 0, y, out);
+            row(coarse, reach, highest, y, out);
           }
         });
     return new Field(level, out);

@@ -42,6 +42,20 @@ class MaskEdgeTest {
     assertThat(after - before).isCloseTo(2 * perMille, within(0.34 * Math.abs(perMille) + 1));
   }
 
+  /** A hair of three pixels was averaged over a cell first, and came out as a pale band. */
+  @Test
+  void whatIsFinerThanACellGrowsWhole() {
+    Stroke hair = new Stroke(List.of(0.1, 0.2, 0.9, 0.2), 0.003, 0, 1, 1, true);
+    Mask mask = new Mask(Cover.BRUSH_ON, List.of(), 24, 0);
+    float[] all = Painter.cover(mask, new Paint(List.of(hair)), PHOTO, PHOTO.area()).values();
+    double width = 0;
+    for (int y = 0; y < 400; y++) {
+      width += all[y * 1000 + 500];
+    }
+    assertThat(all[200 * 1000 + 500]).isGreaterThan(0.95f);
+    assertThat(width).isCloseTo(3 + 2 * 24, within(8.0));
+  }
+
   @Test
   void softeningKeepsTheMiddleOfTheEdgeAndTheSum() {
     float[] hard = row(Cover.BRUSH_ON, 0, 0);
