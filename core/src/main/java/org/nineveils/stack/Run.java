@@ -16,9 +16,9 @@ import org.nineveils.veil.Kernel;
 /** One way through a stack, leg by leg. */
 final class Run {
   /** Pixels on which a quick way is tried, in stretches of so many. */
-  private static final int TRIED = 960;
+  private static final int TRIED = 1600;
 
-  private static final int STRETCH = 8;
+  private static final int STRETCH = 2;
 
   private final Picture source;
   private final List<Item> items;

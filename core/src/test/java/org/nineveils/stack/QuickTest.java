@@ -145,7 +145,7 @@ class QuickTest {
         List.of(
             veil("curve", Map.of("gamma", 3, "outBlack", 20), BlendMode.NORMAL),
             veil("light", Map.of("shadows", 100), BlendMode.SCREEN),
-            veil("colour", Map.of("saturation", 30), BlendMode.NORMAL),
+            veil("colour", Map.of("saturation", -30), BlendMode.NORMAL),
             veil("ink", Map.of("redsCyan", 20.0), BlendMode.NORMAL),
             veil("tint", Map.of("colourise", 20), BlendMode.NORMAL),
             veil("curve", Map.of("gamma", 0.5), BlendMode.NORMAL));

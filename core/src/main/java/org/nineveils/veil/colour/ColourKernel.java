@@ -2,6 +2,7 @@ package org.nineveils.veil.colour;
 
 import java.util.Arrays;
 import java.util.List;
+import org.nineveils.colour.Gamut;
 import org.nineveils.colour.Oklab;
 import org.nineveils.colour.SrgbLoops;
 import org.nineveils.setting.NumberSetting;
@@ -74,7 +75,12 @@ final class ColourKernel implements Kernel {
     lighten(out.r, factor, light, n);
     multiply(out.g, factor, n);
     multiply(out.b, factor, n);
+    float[][] lab = {angle, factor, light}; // no longer needed for what they are
+    System.arraycopy(out.r, 0, lab[0], 0, n);
+    System.arraycopy(out.g, 0, lab[1], 0, n);
+    System.arraycopy(out.b, 0, lab[2], 0, n);
     Oklab.toLinear(out.r, out.g, out.b, work, n);
+    Gamut.bringIn(lab, out.r, out.g, out.b, n);
     SrgbLoops.encode(out.r, work[0], n);
     SrgbLoops.encode(out.g, work[1], n);
     SrgbLoops.encode(out.b, work[2], n);

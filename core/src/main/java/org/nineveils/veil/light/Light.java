@@ -111,15 +111,19 @@ public final class Light implements VeilKind {
 
   @Override
   public Kernel prepare(SettingValues values, Frame frame) {
-    double gain = Math.pow(2, values.number(EXPOSURE));
-    return new LightKernel(
-        linear(values), Shoulder.of(gain, values.share(SHOULDER)), tones(values));
+    return new LightKernel(linear(values), shoulder(values), tones(values));
   }
 
-  /** White balance mixes the channels; all else treats each alike. */
+  /**
+   * White balance mixes the channels, the shoulder goes by the largest; all else treats each alike.
+   */
   @Override
   public boolean isPerChannel(SettingValues values) {
-    return values.number(TEMPERATURE) == 0 && values.number(TINT) == 0;
+    return values.number(TEMPERATURE) == 0 && values.number(TINT) == 0 && shoulder(values) == null;
+  }
+
+  private static Shoulder shoulder(SettingValues values) {
+    return Shoulder.of(Math.pow(2, values.number(EXPOSURE)), values.share(SHOULDER));
   }
 
   /** The shoulder alone has nothing to bend. */

@@ -31,16 +31,39 @@ record Shoulder(float knee, float bend) {
   }
 
   /**
-   * Bends n values of linear light in place.
+   * Bends n colours of linear light in place, by their largest channel; the others keep their share
+   * of it, so hue stays. The more a colour is bent, the more white is mixed in: what lies far
+   * beyond white comes to it smoothly.
    *
-   * @param light 0…gain; values beyond come out slightly above 1
+   * @param r 0…gain; values beyond come out slightly above 1
+   * @param most scratch, n values
+   * @param share scratch, n values
    */
-  void run(float[] light, int n) {
+  void run(float[] r, float[] g, float[] b, float[] most, float[] share, int n) {
     float k = knee;
     float c = bend;
     for (int i = 0; i < n; i++) {
-      float t = Math.max(0f, light[i] - k);
-      light[i] = Math.min(k, light[i]) + t / (1 + c * t);
+      most[i] = Math.max(r[i], Math.max(g[i], b[i]));
+    }
+    for (int i = 0; i < n; i++) {
+      float t = Math.max(0f, most[i] - k);
+      float bent = Math.min(k, most[i]) + t / (1 + c * t);
+      share[i] = bent / Math.max(most[i], k);
+      most[i] = bent;
+    }
+    for (int i = 0; i < n; i++) {
+      share[i] = most[i] < k ? 1 : share[i]; // below the knee nothing is divided
+    }
+    bend(r, most, share, n);
+    bend(g, most, share, n);
+    bend(b, most, share, n);
+  }
+
+  private static void bend(float[] channel, float[] most, float[] share, int n) {
+    for (int i = 0; i < n; i++) {
+      float own = channel[i] * share[i];
+      float white = (1 - share[i]) * (1 - share[i]);
+      channel[i] = own + (most[i] - own) * white;
     }
   }
 }

@@ -55,6 +55,27 @@ class ColourTest {
     assertThat(lch(grey)[0]).isCloseTo(before[0], within(2e-4));
   }
 
+  /** Once, orange turned by 9.7° with +50 saturation, and a blue turned by 180° by another 37°. */
+  @ParameterizedTest
+  @CsvSource({"0, 50", "0, 100", "180, 0", "-90, 0", "60, 80"})
+  void coloursThatLeaveTheRangeKeepTheirHueAndLightness(int turn, int saturation) {
+    for (int i = 0; i < 9 * 9 * 9; i++) {
+      double[] rgb = {i / 81 / 8.0, i / 9 % 9 / 8.0, i % 9 / 8.0};
+      Picture in = Pictures.flat(1, 1, rgb[0], rgb[1], rgb[2]);
+      Picture out = coloured(in, Map.of("hue", turn, "saturation", saturation));
+      double[] before = lch(in);
+      double[] after = lch(out);
+      if (rgb[0] == rgb[1] && rgb[1] == rgb[2]) {
+        assertThat(out.r()[0]).isEqualTo((float) rgb[0], within(2e-5f));
+      }
+      if (after[1] > 0.02) {
+        double turned = ((after[2] - before[2] - turn) % 360 + 540) % 360 - 180;
+        assertThat(turned).as("%s %s %s", rgb[0], rgb[1], rgb[2]).isCloseTo(0, within(1.0));
+      }
+      assertThat(after[0]).isCloseTo(before[0], within(2e-3));
+    }
+  }
+
   /**
    * Common practice, no published source: a gentle hue, saturation and lightness leaves play around
    * zero, keeps some colour at full minus and detail at full lightness.

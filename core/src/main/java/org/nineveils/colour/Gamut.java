@@ -1,0 +1,145 @@
+package org.nineveils.colour;
+
+/**
+ * Brings colours that sRGB cannot show to its border, at the lightness and hue that they have in
+ * Oklab: chroma alone gives way.
+ *
+ * <p>Source: CSS Color Module Level 4, section 13.2 (gamut mapping by reducing chroma in a
+ * perceptual space), without its local clipping, so that hue is kept to the rounding. On the way
+ * from grey to the colour, each channel is a polynomial of third degree in the share of chroma;
+ * where the first of them leaves 0…1 is found by the Illinois variant of the rule of false position
+ * (M. Dowell, P. Jarratt, BIT 11, 1971).
+ */
+public final class Gamut {
+  /** Light that a channel may stray out of 0…1; in the dark a little light is much hue. */
+  private static final float TINY = 1e-6f;
+
+  private static final int STEPS = 16;
+  private static final int MOST_STEPS = 16;
+
+  /** The matrices of {@link Oklab}. */
+  private static final double[][] LAB_TO_CONES = {
+    {0.3963377774, 0.2158037573}, {-0.1055613458, -0.0638541728}, {-0.0894841775, -1.2914855480}
+  };
+
+  private static final double[][] CONES_TO_RGB = {
+    {4.0767416621, -3.3077115913, 0.2309699292},
+    {-1.2684380046, 2.6097574011, -0.3413193965},
+    {-0.0041960863, -0.7034186147, 1.7076147010}
+  };
+  private static final double NEAR = 1e-7;
+
+  private Gamut() {}
+
+  /**
+   * Brings n colours in; those that are within stay as they are.
+   *
+   * @param lab the colours in Oklab: lightness 0…1, a, b; not changed
+   * @param r linear red of the same colours, changed where they are out of gamut
+   * @param g linear green
+   * @param b linear blue
+   */
+  public static void bringIn(float[][] lab, float[] r, float[] g, float[] b, int n) {
+    if (farthest(r, g, b, n) <= TINY) {
+      return;
+    }
+    double[] rgb = new double[3];
+    for (int i = 0; i < n; i++) {
+      float high = Math.max(r[i], Math.max(g[i], b[i])) - 1;
+      float low = -Math.min(r[i], Math.min(g[i], b[i]));
+      if (Math.max(high, low) > TINY) {
+        double share = share(lab[0][i], lab[1][i], lab[2][i]);
+        linear(lab[0][i], share * lab[1][i], share * lab[2][i], rgb);
+        r[i] = (float) rgb[0];
+        g[i] = (float) rgb[1];
+        b[i] = (float) rgb[2];
+      }
+    }
+  }
+
+  private static float farthest(float[] r, float[] g, float[] b, int n) {
+    float out = 0;
+    for (int i = 0; i < n; i++) {
+      float high = Math.max(r[i], Math.max(g[i], b[i])) - 1;
+      float low = -Math.min(r[i], Math.min(g[i], b[i]));
+      out = Math.max(out, Math.max(high, low));
+    }
+    return out;
+  }
+
+  /**
+   * The largest share of chroma up to which every channel stays in 0…1. A channel may leave the
+   * range and come back on the way, so it is walked along.
+   */
+  private static double share(double l, double a, double b) {
+    double share = 1;
+    for (int c = 0; c < 3; c++) {
+      // With cones (l + k t)³ and rows that sum to 1: l³ + p t + q t² + s t³.
+      double p = 0;
+      double q = 0;
+      double s = 0;
+      for (int cone = 0; cone < 3; cone++) {
+        double k = LAB_TO_CONES[cone][0] * a + LAB_TO_CONES[cone][1] * b;
+        double m = CONES_TO_RGB[c][cone];
+        p += m * k * 3 * l * l;
+        q += m * k * k * 3 * l;
+        s += m * k * k * k;
+      }
+      share = leaves(l * l * l, p, q, s, share);
+    }
+    return share;
+  }
+
+  /** Where a channel first leaves 0…1, or the share that it is asked up to. */
+  private static double leaves(double grey, double p, double q, double s, double most) {
+    double before = 0;
+    for (int step = 1; step <= STEPS; step++) {
+      double t = most * step / STEPS;
+      double v = grey + t * (p + t * (q + t * s));
+      if (v < -NEAR || v > 1 + NEAR) {
+        return crossing(grey - (v > 1 ? 1 : 0), p, q, s, before, t);
+      }
+      before = t;
+    }
+    return most;
+  }
+
+  /** The root of a polynomial between two places, from the side of the first. */
+  private static double crossing(double c, double p, double q, double s, double from, double to) {
+    double in = from;
+    double out = to;
+    double atIn = c + in * (p + in * (q + in * s));
+    double atOut = c + out * (p + out * (q + out * s));
+    int side = 0;
+    for (int step = 0; step < MOST_STEPS && atIn * atOut < 0; step++) {
+      double t = (in * atOut - out * atIn) / (atOut - atIn);
+      double f = c + t * (p + t * (q + t * s));
+      if (Math.abs(f) < NEAR) {
+        return t;
+      }
+      if (f * atOut > 0) {
+        out = t;
+        atOut = f;
+        atIn = side == 1 ? atIn / 2 : atIn;
+        side = 1;
+      } else {
+        in = t;
+        atIn = f;
+        atOut = side == -1 ? atOut / 2 : atOut;
+        side = -1;
+      }
+    }
+    return in;
+  }
+
+  private static void linear(double l, double a, double b, double[] rgb) {
+    for (int c = 0; c < 3; c++) {
+      double sum = 0;
+      for (int cone = 0; cone < 3; cone++) {
+        double v = l + LAB_TO_CONES[cone][0] * a + LAB_TO_CONES[cone][1] * b;
+        sum += CONES_TO_RGB[c][cone] * v * v * v;
+      }
+      rgb[c] = sum;
+    }
+  }
+}
