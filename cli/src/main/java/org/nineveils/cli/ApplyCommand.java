@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.Callable;
@@ -12,7 +11,6 @@ import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
 import org.nineveils.mask.Paint;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureException;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureWriter;
@@ -80,7 +78,7 @@ final class ApplyCommand implements Callable<Integer> {
     Picture source = PictureReader.read(photo);
     Stack stack = Stack.of(new Bundle(part.effect().dialled(dials).veils(), strokes, opacity));
     Manner manner = Manner.exact().picturesFrom(opened.shelf());
-    write(PictureWriter.write(Renderer.render(source, source.area(), stack, manner), format));
+    PictureWriter.write(Renderer.strips(source, stack, manner), format, out);
     spec.commandLine()
         .getOut()
         .printf("“%s” on %s: %s written.%n", part.name(), photo.getFileName(), out);
@@ -96,22 +94,6 @@ final class ApplyCommand implements Callable<Integer> {
       return PaintJson.parse(Json.read(text, "“%s”".formatted(paint.getFileName())));
     } catch (IOException e) {
       throw new ReleaseException("“%s” could not be read.".formatted(paint), e);
-    }
-  }
-
-  /** Writes beside the target and then moves, so that a stopped run leaves no half picture. */
-  private void write(byte[] bytes) {
-    Path folder = out.toAbsolutePath().getParent();
-    try {
-      Path part = Files.createTempFile(folder, ".nv-", ".part");
-      try {
-        Files.write(part, bytes);
-        Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
-      } finally {
-        Files.deleteIfExists(part);
-      }
-    } catch (IOException e) {
-      throw new PictureException("“%s” could not be written.".formatted(out), e);
     }
   }
 }

@@ -6,9 +6,9 @@ import java.util.stream.Collectors;
 
 /** The file formats that results are written in. */
 public enum PictureFormat {
-  /** JPEG, quality 0.95, with an sRGB profile. */
+  /** JPEG, quality 0.95, colour at full size (4:4:4), dithered, with an sRGB profile. */
   JPEG("jpg", "image/jpeg"),
-  /** PNG with 8 bits a channel and an sRGB profile. */
+  /** PNG with 8 bits a channel, dithered, and an sRGB profile. */
   PNG("png", "image/png"),
   /** TIFF with 16 bits a channel and an sRGB profile. */
   TIFF("tif", "image/tiff");

@@ -1,17 +1,13 @@
 package org.nineveils.picture;
 
-import java.awt.Point;
-import java.awt.Transparency;
-import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
-import java.awt.image.ComponentColorModel;
-import java.awt.image.DataBuffer;
 import java.awt.image.DataBufferByte;
-import java.awt.image.DataBufferUShort;
-import java.awt.image.Raster;
-import java.awt.image.WritableRaster;
+import java.awt.image.RenderedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Iterator;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
@@ -23,7 +19,11 @@ import javax.imageio.plugins.tiff.BaselineTIFFTagSet;
 import javax.imageio.plugins.tiff.TIFFDirectory;
 import javax.imageio.plugins.tiff.TIFFField;
 import javax.imageio.plugins.tiff.TIFFTag;
+import javax.imageio.stream.FileCacheImageOutputStream;
 import javax.imageio.stream.ImageOutputStream;
+import javax.imageio.stream.MemoryCacheImageOutputStream;
+import org.w3c.dom.Element;
+import org.w3c.dom.NodeList;
 
 /** Writes pictures as JPEG, PNG or 16-bit TIFF, each with an sRGB profile inside. */
 public final class PictureWriter {
@@ -33,69 +33,156 @@ public final class PictureWriter {
 
   /** The bytes of a file in the given format, at the quality of a finished result. */
   public static byte[] write(Picture picture, PictureFormat format) {
-    return switch (format) {
-      case JPEG -> jpeg(picture, RESULT_QUALITY);
-      case PNG -> SrgbTag.intoPng(encode("png", "com.sun.imageio", image8(picture), -1, false));
-      case TIFF -> encode("tiff", "com.sun.imageio", image16(picture), -1, true);
-    };
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream(picture.r().length);
+    write(Strips.of(picture), format, bytes, null);
+    return bytes.toByteArray();
+  }
+
+  /**
+   * Writes a file in the given format, at the quality of a finished result, strip by strip.
+   *
+   * @throws PictureException if it cannot be written; nothing is left behind then
+   */
+  public static void write(Strips picture, PictureFormat format, Path file) {
+    Path part = file.resolveSibling(file.getFileName() + ".part");
+    try {
+      try (OutputStream out = Files.newOutputStream(part)) {
+        write(picture, format, out, part.toAbsolutePath().getParent());
+      }
+      Files.move(
+          part,
+          file,
+          java.nio.file.StandardCopyOption.ATOMIC_MOVE,
+          java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+    } catch (IOException e) {
+      throw new PictureException("“%s” could not be written.".formatted(file.getFileName()), e);
+    } finally {
+      remove(part);
+    }
+  }
+
+  private static void remove(Path part) {
+    try {
+      Files.deleteIfExists(part);
+    } catch (IOException e) {
+      // what could not be written cannot always be removed
+    }
+  }
+
+  private static void write(Strips p, PictureFormat format, OutputStream out, Path scratch) {
+    switch (format) {
+      case JPEG -> {
+        ImageWriter writer = writer("jpeg");
+        ImageWriteParam how = quality(writer, RESULT_QUALITY);
+        RenderedImage image = new StripImage(p, false);
+        OutputStream tagged = new Inserting(out, SrgbTag.JPEG_HEAD, SrgbTag.jpegSegment());
+        encode(writer, how, image, fullColour(writer, how, image), tagged, scratch);
+      }
+      case PNG -> png(new StripImage(p, false), out, scratch);
+      case TIFF -> {
+        ImageWriter writer = writer("tiff");
+        ImageWriteParam how = writer.getDefaultWriteParam();
+        how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+        how.setCompressionType("Deflate");
+        RenderedImage image = new StripImage(p, true);
+        encode(writer, how, image, tiffProfile(writer, how, image), out, scratch);
+      }
+    }
+  }
+
+  private static void png(RenderedImage image, OutputStream out, Path scratch) {
+    ImageWriter writer = writer("png");
+    OutputStream tagged = new Inserting(out, SrgbTag.PNG_HEAD, SrgbTag.pngChunk());
+    encode(writer, writer.getDefaultWriteParam(), image, null, tagged, scratch);
   }
 
   /** The picture as a PNG with 16 bits a channel. */
   public static byte[] png16(Picture picture) {
-    return SrgbTag.intoPng(encode("png", "com.sun.imageio", image16(picture), -1, false));
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream(picture.r().length);
+    png(new StripImage(Strips.of(picture), true), bytes, null);
+    return bytes.toByteArray();
   }
 
   /**
-   * The picture as a JPEG file.
+   * The picture as a JPEG file for lists and previews: colour at half the size, nothing dithered.
    *
    * @param quality 0…1, larger is better
    */
   public static byte[] jpeg(Picture picture, float quality) {
-    return SrgbTag.intoJpeg(encode("jpeg", "com.sun.imageio", image8(picture), quality, false));
-  }
-
-  private static byte[] encode(
-      String format, String maker, BufferedImage image, float quality, boolean tiff) {
-    ImageWriter writer = writer(format, maker);
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream(image.getWidth() * image.getHeight());
-    try (ImageOutputStream out = ImageIO.createImageOutputStream(bytes)) {
-      writer.setOutput(out);
-      ImageWriteParam how = writer.getDefaultWriteParam();
-      IIOMetadata metadata = null;
-      if (quality >= 0) {
-        how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-        how.setCompressionQuality(quality);
-      }
-      if (tiff) {
-        how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-        how.setCompressionType("Deflate");
-        metadata = tiffProfile(writer, how, image);
-      }
-      writer.write(null, new IIOImage(image, null, metadata), how);
-    } catch (IOException e) {
-      throw new PictureException("The picture could not be written as %s.".formatted(format), e);
-    } finally {
-      writer.dispose();
-    }
+    ImageWriter writer = writer("jpeg");
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream(picture.r().length);
+    OutputStream tagged = new Inserting(bytes, SrgbTag.JPEG_HEAD, SrgbTag.jpegSegment());
+    encode(writer, quality(writer, quality), image8(picture), null, tagged, null);
     return bytes.toByteArray();
   }
 
+  private static ImageWriteParam quality(ImageWriter writer, float quality) {
+    ImageWriteParam how = writer.getDefaultWriteParam();
+    how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+    how.setCompressionQuality(quality);
+    return how;
+  }
+
+  private static void encode(
+      ImageWriter writer,
+      ImageWriteParam how,
+      RenderedImage image,
+      IIOMetadata metadata,
+      OutputStream to,
+      Path scratch) {
+    try (ImageOutputStream out =
+        scratch == null
+            ? new MemoryCacheImageOutputStream(to)
+            : new FileCacheImageOutputStream(to, scratch.toFile())) {
+      writer.setOutput(out);
+      writer.write(null, new IIOImage(image, null, metadata), how);
+    } catch (IOException e) {
+      throw new PictureException("The picture could not be written.", e);
+    } finally {
+      writer.dispose();
+    }
+  }
+
+  /** Colour at full size: without that, fine red and blue come out dull. */
+  private static IIOMetadata fullColour(
+      ImageWriter writer, ImageWriteParam how, RenderedImage image) {
+    IIOMetadata metadata = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), how);
+    String form = metadata.getNativeMetadataFormatName();
+    Element tree = (Element) metadata.getAsTree(form);
+    NodeList components = tree.getElementsByTagName("componentSpec");
+    for (int i = 0; i < components.getLength(); i++) {
+      Element component = (Element) components.item(i);
+      component.setAttribute("HsamplingFactor", "1");
+      component.setAttribute("VsamplingFactor", "1");
+    }
+    try {
+      metadata.setFromTree(form, tree);
+    } catch (IOException e) {
+      throw new IllegalStateException("the JDK's own metadata is not taken by it", e);
+    }
+    return metadata;
+  }
+
   private static IIOMetadata tiffProfile(
-      ImageWriter writer, ImageWriteParam how, BufferedImage image) throws IOException {
+      ImageWriter writer, ImageWriteParam how, RenderedImage image) {
     IIOMetadata plain = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), how);
-    TIFFDirectory directory = TIFFDirectory.createFromMetadata(plain);
-    TIFFTag tag = BaselineTIFFTagSet.getInstance().getTag(BaselineTIFFTagSet.TAG_ICC_PROFILE);
-    byte[] profile = Profiles.srgbBytes();
-    directory.addTIFFField(new TIFFField(tag, TIFFTag.TIFF_UNDEFINED, profile.length, profile));
-    return directory.getAsMetadata();
+    try {
+      TIFFDirectory directory = TIFFDirectory.createFromMetadata(plain);
+      TIFFTag tag = BaselineTIFFTagSet.getInstance().getTag(BaselineTIFFTagSet.TAG_ICC_PROFILE);
+      byte[] profile = Profiles.srgbBytes();
+      directory.addTIFFField(new TIFFField(tag, TIFFTag.TIFF_UNDEFINED, profile.length, profile));
+      return directory.getAsMetadata();
+    } catch (IOException e) {
+      throw new IllegalStateException("the JDK's own metadata is not taken by it", e);
+    }
   }
 
   /** The JDK's own writer, so that output never depends on the order of plug-ins. */
-  private static ImageWriter writer(String format, String maker) {
+  private static ImageWriter writer(String format) {
     Iterator<ImageWriter> writers = ImageIO.getImageWritersByFormatName(format);
     while (writers.hasNext()) {
       ImageWriter writer = writers.next();
-      if (writer.getClass().getName().startsWith(maker)) {
+      if (writer.getClass().getName().startsWith("com.sun.imageio")) {
         return writer;
       }
     }
@@ -115,32 +202,5 @@ public final class PictureWriter {
       to[t + 2] = (byte) Quantise.to8(r[i]);
     }
     return image;
-  }
-
-  private static BufferedImage image16(Picture picture) {
-    float[][] planes = {picture.r(), picture.g(), picture.b()};
-    short[] samples = new short[planes[0].length * 3];
-    for (int c = 0; c < 3; c++) {
-      for (int i = 0; i < planes[c].length; i++) {
-        samples[i * 3 + c] = (short) Quantise.to16(planes[c][i]);
-      }
-    }
-    WritableRaster raster =
-        Raster.createInterleavedRaster(
-            new DataBufferUShort(samples, samples.length),
-            picture.width(),
-            picture.height(),
-            picture.width() * 3,
-            3,
-            new int[] {0, 1, 2},
-            new Point(0, 0));
-    ComponentColorModel model =
-        new ComponentColorModel(
-            ColorSpace.getInstance(ColorSpace.CS_sRGB),
-            false,
-            false,
-            Transparency.OPAQUE,
-            DataBuffer.TYPE_USHORT);
-    return new BufferedImage(model, raster, false, null);
   }
 }

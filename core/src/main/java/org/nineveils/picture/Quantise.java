@@ -45,4 +45,26 @@ public final class Quantise {
               }
             });
   }
+
+  /**
+   * To a code of 8 bits, with what {@link #dither} gives for its place: the mean of a smooth
+   * gradient keeps values between two codes. A value that is a code stays that code.
+   */
+  public static int to8(float value, float dither) {
+    return (int) Math.min(255f, Math.max(0f, value * 255f + 0.5f + dither));
+  }
+
+  /**
+   * A share of a code, −0.49…0.49, for a place: always the same, without a pattern. By the
+   * finaliser of MurmurHash3 (A. Appleby, public domain).
+   */
+  public static float dither(int x, int y) {
+    int h = x * 0x9e3779b1 + y * 0x85ebca77;
+    h ^= h >>> 16;
+    h *= 0x85ebca6b;
+    h ^= h >>> 13;
+    h *= 0xc2b2ae35;
+    h ^= h >>> 16;
+    return h * (0.49f / 0x80000000L);
+  }
 }

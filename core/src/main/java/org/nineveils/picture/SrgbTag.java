@@ -1,6 +1,5 @@
 package org.nineveils.picture;
 
-import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.zip.CRC32;
@@ -11,26 +10,32 @@ import java.util.zip.Deflater;
  */
 final class SrgbTag {
   private static final byte[] JPEG_MARK = "ICC_PROFILE\0\1\1".getBytes(StandardCharsets.ISO_8859_1);
-  private static final int PNG_HEAD = 8 + 25; // signature and IHDR chunk
+
+  /** Bytes of a PNG before the profile: signature and IHDR chunk. */
+  static final int PNG_HEAD = 8 + 25;
+
+  /**
+   * Bytes of a JPEG before the profile: start of image and the JFIF segment of the JDK's writer.
+   */
+  static final int JPEG_HEAD = 2 + 18;
 
   private SrgbTag() {}
 
   /**
-   * A JPEG with the profile in an APP2 segment after the JFIF header (ICC.1:2022, Annex B.4: the
-   * profile fits one segment, number 1 of 1).
+   * The profile as an APP2 segment (ICC.1:2022, Annex B.4: it fits one segment, number 1 of 1), to
+   * stand after the JFIF header.
    */
-  static byte[] intoJpeg(byte[] jpeg) {
+  static byte[] jpegSegment() {
     byte[] profile = Profiles.srgbBytes();
-    int jfif = (jpeg[3] & 0xff) == 0xe0 ? ByteBuffer.wrap(jpeg).getShort(4) + 2 : 0;
     int length = 2 + JPEG_MARK.length + profile.length;
     ByteBuffer segment = ByteBuffer.allocate(length + 2);
     segment.put((byte) 0xff).put((byte) 0xe2).putShort((short) length);
     segment.put(JPEG_MARK).put(profile);
-    return splice(jpeg, 2 + jfif, segment.array());
+    return segment.array();
   }
 
-  /** A PNG with the profile in an iCCP chunk after the header (PNG, third edition, 11.3.2.3). */
-  static byte[] intoPng(byte[] png) {
+  /** The profile as an iCCP chunk (PNG, third edition, 11.3.2.3), to stand after the header. */
+  static byte[] pngChunk() {
     byte[] packed = deflate(Profiles.srgbBytes());
     byte[] name = "iCCPsRGB\0\0".getBytes(StandardCharsets.ISO_8859_1);
     ByteBuffer chunk = ByteBuffer.allocate(4 + name.length + packed.length + 4);
@@ -38,7 +43,7 @@ final class SrgbTag {
     CRC32 crc = new CRC32();
     crc.update(chunk.array(), 4, name.length + packed.length);
     chunk.putInt((int) crc.getValue());
-    return splice(png, PNG_HEAD, chunk.array());
+    return chunk.array();
   }
 
   private static byte[] deflate(byte[] bytes) {
@@ -49,13 +54,5 @@ final class SrgbTag {
     int n = deflater.deflate(buffer);
     deflater.end();
     return java.util.Arrays.copyOf(buffer, n);
-  }
-
-  private static byte[] splice(byte[] file, int at, byte[] piece) {
-    ByteArrayOutputStream out = new ByteArrayOutputStream(file.length + piece.length);
-    out.write(file, 0, at);
-    out.write(piece, 0, piece.length);
-    out.write(file, at, file.length - at);
-    return out.toByteArray();
   }
 }

@@ -2,6 +2,7 @@ package org.nineveils.stack;
 
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
+import org.nineveils.picture.Strips;
 
 /** Renders stacks; see the package for semantics and algorithm. */
 public final class Renderer {
@@ -10,6 +11,53 @@ public final class Renderer {
   /** The whole picture through a stack, exactly. */
   public static Picture render(Picture source, Stack stack) {
     return render(source, source.area(), stack, Manner.exact());
+  }
+
+  /** Pixels above which a picture is rendered in strips, and of one strip. */
+  private static final int WHOLE = 16_000_000;
+
+  private static final int STRIP = 6_000_000;
+
+  /** Strips begin at rows that the coarse grids of veils divide. */
+  private static final int GRID = 64;
+
+  /**
+   * The whole picture through a stack, strip by strip as they are asked for: what is worked on
+   * takes memory for one strip, not for the whole. The same bits as the whole render.
+   *
+   * @param source the whole plain picture; not changed
+   */
+  public static Strips strips(Picture source, Stack stack, Manner manner) {
+    int height = source.height();
+    int some = Math.max(GRID, STRIP / source.width() / GRID * GRID);
+    int rows = source.area().pixels() <= WHOLE ? height : Math.min(height, some);
+    return strips(source, stack, manner, rows);
+  }
+
+  static Strips strips(Picture source, Stack stack, Manner manner, int rows) {
+    int height = source.height();
+    return new Strips() {
+      @Override
+      public int width() {
+        return source.width();
+      }
+
+      @Override
+      public int height() {
+        return height;
+      }
+
+      @Override
+      public int rows() {
+        return rows;
+      }
+
+      @Override
+      public Picture strip(int top) {
+        Area area = new Area(0, top, source.width(), Math.min(rows, height - top));
+        return render(source, area, stack, manner);
+      }
+    };
   }
 
   /**

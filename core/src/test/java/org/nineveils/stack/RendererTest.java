@@ -10,11 +10,14 @@ import java.util.Map;
 import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
+import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Area;
+import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
+import org.nineveils.picture.Strips;
 import org.nineveils.testing.Pictures;
 import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Veil;
@@ -38,6 +41,27 @@ class RendererTest {
   }
 
   /** out = mix(in, adjust(in), opacity): the formula of the stack. */
+  /** Through a blur whose reach crosses strips, and rules that look at the photo. */
+  @Test
+  void stripsAreTheSameBitsAsTheWhole() {
+    Picture photo = Pictures.random(150, 230, 12);
+    Mask rule =
+        new Mask(Cover.BY_RULE, List.of(Pictures.rule("brightness", Map.of("from", 0, "to", 50))));
+    List<Veil> veils =
+        List.of(
+            Pictures.veil("soft", Map.of("blur", 8)).withMask(rule),
+            Pictures.veil("crisp", Map.of("large", 60, "clear", 40)),
+            Pictures.veil("overlay", Map.of("grain", 40)));
+    Stack stack = new Stack(List.of(new Bundle(veils, Map.of(), 0.7)));
+    Picture whole = Renderer.render(photo, stack);
+    Strips strips = Renderer.strips(photo, stack, Manner.exact(), 64);
+    for (int top = 0; top < 230; top += 64) {
+      Picture strip = strips.strip(top);
+      Area area = new Area(0, top, 150, strip.height());
+      assertThat(Pictures.same(strip, Part.whole(whole).cut(area).picture())).isTrue();
+    }
+  }
+
   @Test
   void opacityMixesTheAdjustedPictureWithWhatIsBelow() {
     Picture picture = Pictures.random(40, 30, 1);

@@ -154,8 +154,8 @@ class Batches implements JobKind {
         Item::name,
         item -> pixels(item, run.folder()),
         item -> {
-          byte[] jpeg = stage.file(picture(item, run.folder()), stack, PictureFormat.JPEG);
-          whole(item.out(run.folder()), part -> Files.write(part, jpeg));
+          Picture picture = picture(item, run.folder());
+          stage.write(picture, stack, PictureFormat.JPEG, item.out(run.folder()));
         });
     pack(run, all);
   }

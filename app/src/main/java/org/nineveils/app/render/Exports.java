@@ -1,7 +1,6 @@
 package org.nineveils.app.render;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.util.Map;
 import org.nineveils.app.jobs.Job;
 import org.nineveils.app.jobs.JobKind;
@@ -65,7 +64,7 @@ public class Exports implements JobKind {
             (long) photo.width() * photo.height(),
             () -> {
               var stack = StackJson.parse(request.object("state"));
-              Files.write(run.folder().resolve(file), stage.file(photo, stack, format));
+              stage.write(photo, stack, format, run.folder().resolve(file));
             });
     if (made) {
       run.result(file, file);

@@ -2,6 +2,7 @@ package org.nineveils.app.render;
 
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.Map;
 import org.nineveils.app.memory.Budget;
 import org.nineveils.app.memory.BudgetKeep;
@@ -95,15 +96,15 @@ public class StageRenderer {
     return packet;
   }
 
-  /** The finished picture at full size as a file. */
-  public byte[] file(Photo photo, Stack stack, PictureFormat format) {
-    return file(photos.full(photo), stack, format);
+  /** Writes the finished picture at full size to a file. */
+  public void write(Photo photo, Stack stack, PictureFormat format, Path file) {
+    write(photos.full(photo), stack, format, file);
   }
 
-  /** A picture through a stack, exactly, as a file. */
-  public byte[] file(Picture full, Stack stack, PictureFormat format) {
+  /** Writes a picture through a stack, exactly, to a file. */
+  public void write(Picture full, Stack stack, PictureFormat format, Path file) {
     Manner exact = Manner.exact().picturesFrom(shelf);
-    return PictureWriter.write(Renderer.render(full, full.area(), stack, exact), format);
+    PictureWriter.write(Renderer.strips(full, stack, exact), format, file);
   }
 
   /** The part of the wanted area that lies in the picture; all of it where none is named. */
