@@ -13,6 +13,7 @@ import org.nineveils.setting.CurveSetting;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
+import org.nineveils.setting.SettingVisitor;
 import org.nineveils.veil.VeilKind;
 
 /** The table of all settings in {@code docs/settings.md}, derived from the descriptors. */
@@ -51,34 +52,40 @@ public final class SettingsReference {
   private static String row(Setting<?> setting) {
     String group = setting.group().isEmpty() ? "" : setting.group() + ": ";
     String name = group + setting.label();
-    if (setting instanceof NumberSetting n) {
-      return "| `%s` | %s | %s | %s … %s | %s | %s |"
-          .formatted(
-              n.key(),
-              name,
-              n.unit(),
-              plain(n.min()),
-              plain(n.max()),
-              plain(n.start()),
-              plain(n.step()));
-    }
-    return "| `%s` | %s | %s | |".formatted(setting.key(), name, takes(setting));
+    return "| `%s` | %s | %s |".formatted(setting.key(), name, setting.accept(TAKES));
   }
 
-  /** Unit, range and start of a setting that is no number. */
-  private static String takes(Setting<?> setting) {
-    if (setting instanceof ColoursSetting colours) {
-      return "`#rrggbb` | 0 … %d colours | none".formatted(colours.most());
-    }
-    if (setting instanceof ChoiceSetting choice) {
-      return " | %s | %s".formatted(String.join(", ", choice.ids()), choice.start());
-    }
-    if (setting instanceof PictureSetting) {
-      return "SHA-256 | a picture in the package | none";
-    }
-    return "tone in, tone out | %d … %d points in 0 … 1 | straight line"
-        .formatted(CurveSetting.MIN_POINTS, CurveSetting.MAX_POINTS);
-  }
+  /** Unit, range, start and step. */
+  private static final SettingVisitor<String> TAKES =
+      new SettingVisitor<>() {
+        @Override
+        public String number(NumberSetting n) {
+          return "%s | %s … %s | %s | %s"
+              .formatted(
+                  n.unit(), plain(n.min()), plain(n.max()), plain(n.start()), plain(n.step()));
+        }
+
+        @Override
+        public String curve(CurveSetting setting) {
+          return "tone in, tone out | %d … %d points in 0 … 1 | straight line |"
+              .formatted(CurveSetting.MIN_POINTS, CurveSetting.MAX_POINTS);
+        }
+
+        @Override
+        public String colours(ColoursSetting colours) {
+          return "`#rrggbb` | 0 … %d colours | none |".formatted(colours.most());
+        }
+
+        @Override
+        public String choice(ChoiceSetting choice) {
+          return " | %s | %s |".formatted(String.join(", ", choice.ids()), choice.start());
+        }
+
+        @Override
+        public String picture(PictureSetting setting) {
+          return "SHA-256 | a picture in the package | none |";
+        }
+      };
 
   private static String plain(double v) {
     return BigDecimal.valueOf(v)

@@ -18,6 +18,7 @@ import org.nineveils.setting.CurveSetting;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
+import org.nineveils.setting.SettingVisitor;
 import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
@@ -179,41 +180,58 @@ public final class FormatSchema {
   }
 
   private static Object setting(Setting<?> setting) {
-    if (setting instanceof NumberSetting n) {
-      String unit = n.unit().isEmpty() ? "" : ", in " + n.unit();
-      return Json.object(
-          "description", n.label() + unit,
-          "type", "number",
-          "minimum", n.min(),
-          "maximum", n.max(),
-          "default", n.start());
-    }
-    if (setting instanceof ColoursSetting colours) {
-      Map<String, Object> out = new LinkedHashMap<>(Json.object("description", colours.label()));
-      out.putAll(listOf(path(ColoursSetting.PATTERN), 0, colours.most()));
-      return out;
-    }
-    if (setting instanceof PictureSetting picture) {
-      Map<String, Object> out = new LinkedHashMap<>(path(PictureSetting.PATTERN));
-      out.put("description", picture.label() + ": SHA-256 of a file in pictures/, or empty");
-      return out;
-    }
-    if (setting instanceof ChoiceSetting choice) {
-      return Json.object("description", choice.label(), "enum", choice.ids());
-    }
-    Object tone = Json.object("type", "number", "minimum", 0, "maximum", 1);
-    return Json.object(
-        "description",
-        setting.label() + ": points, tone in and tone out",
-        "type",
-        "array",
-        "minItems",
-        CurveSetting.MIN_POINTS,
-        "maxItems",
-        CurveSetting.MAX_POINTS,
-        "items",
-        listOf(tone, 2, 2));
+    return setting.accept(SETTING);
   }
+
+  private static final SettingVisitor<Object> SETTING =
+      new SettingVisitor<>() {
+        @Override
+        public Object number(NumberSetting n) {
+          String unit = n.unit().isEmpty() ? "" : ", in " + n.unit();
+          return Json.object(
+              "description", n.label() + unit,
+              "type", "number",
+              "minimum", n.min(),
+              "maximum", n.max(),
+              "default", n.start());
+        }
+
+        @Override
+        public Object curve(CurveSetting curve) {
+          Object tone = Json.object("type", "number", "minimum", 0, "maximum", 1);
+          return Json.object(
+              "description",
+              curve.label() + ": points, tone in and tone out",
+              "type",
+              "array",
+              "minItems",
+              CurveSetting.MIN_POINTS,
+              "maxItems",
+              CurveSetting.MAX_POINTS,
+              "items",
+              listOf(tone, 2, 2));
+        }
+
+        @Override
+        public Object colours(ColoursSetting colours) {
+          Map<String, Object> out =
+              new LinkedHashMap<>(Json.object("description", colours.label()));
+          out.putAll(listOf(path(ColoursSetting.PATTERN), 0, colours.most()));
+          return out;
+        }
+
+        @Override
+        public Object choice(ChoiceSetting choice) {
+          return Json.object("description", choice.label(), "enum", choice.ids());
+        }
+
+        @Override
+        public Object picture(PictureSetting picture) {
+          Map<String, Object> out = new LinkedHashMap<>(path(PictureSetting.PATTERN));
+          out.put("description", picture.label() + ": SHA-256 of a file in pictures/, or empty");
+          return out;
+        }
+      };
 
   private static String document(String title, Map<String, Object> schema) {
     Map<String, Object> out = Json.object("$schema", DRAFT, "title", title);

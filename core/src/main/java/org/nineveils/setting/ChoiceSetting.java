@@ -23,6 +23,11 @@ public record ChoiceSetting(String key, String label, String group, List<Choice>
   }
 
   @Override
+  public <R> R accept(SettingVisitor<R> visitor) {
+    return visitor.choice(this);
+  }
+
+  @Override
   public String type() {
     return "choice";
   }

@@ -19,6 +19,11 @@ public record ColoursSetting(String key, String label, String group, int most)
   private static final Pattern COLOUR = Pattern.compile(PATTERN);
 
   @Override
+  public <R> R accept(SettingVisitor<R> visitor) {
+    return visitor.colours(this);
+  }
+
+  @Override
   public String type() {
     return "colours";
   }

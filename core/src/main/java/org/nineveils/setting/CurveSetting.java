@@ -17,6 +17,11 @@ public record CurveSetting(String key, String label, String group)
   public static final double MIN_GAP = 1.0 / 512;
 
   @Override
+  public <R> R accept(SettingVisitor<R> visitor) {
+    return visitor.curve(this);
+  }
+
+  @Override
   public String type() {
     return "curve";
   }

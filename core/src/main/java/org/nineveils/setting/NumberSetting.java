@@ -53,6 +53,11 @@ public record NumberSetting(
   }
 
   @Override
+  public <R> R accept(SettingVisitor<R> visitor) {
+    return visitor.number(this);
+  }
+
+  @Override
   public String type() {
     return "number";
   }

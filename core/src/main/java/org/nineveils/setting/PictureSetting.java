@@ -30,6 +30,11 @@ public record PictureSetting(String key, String label, String group, Use use)
   }
 
   @Override
+  public <R> R accept(SettingVisitor<R> visitor) {
+    return visitor.picture(this);
+  }
+
+  @Override
   public String type() {
     return "picture";
   }

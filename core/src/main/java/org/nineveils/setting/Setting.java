@@ -37,6 +37,9 @@ public sealed interface Setting<T>
    */
   T parse(Object raw);
 
+  /** Does what is to be done for settings of this type. */
+  <R> R accept(SettingVisitor<R> visitor);
+
   /** The value as JSON takes it; the inverse of {@link #parse}. */
   Object format(T value);
 }

@@ -45,7 +45,7 @@ public interface VeilKind {
    * Whether these settings make each pixel's colour from its own colour alone, wherever it lies.
    */
   default boolean isColourOnly(SettingValues values) {
-    return true;
+    return false;
   }
 
   /**
@@ -54,6 +54,14 @@ public interface VeilKind {
    */
   default boolean isPerChannel(SettingValues values) {
     return false;
+  }
+
+  /**
+   * What these settings make of a picture that does not go with what others make of it. Common
+   * practice, no published source.
+   */
+  default Leaning leaning(SettingValues values) {
+    return Leaning.NONE;
   }
 
   /** Whether these settings leave every picture as it is. */

@@ -7,10 +7,10 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.nineveils.kit.Fitting.Answer;
-import org.nineveils.kit.Opposites.Leaning;
 import org.nineveils.mask.Mask;
 import org.nineveils.testing.Pictures;
 import org.nineveils.veil.Effect;
+import org.nineveils.veil.Leaning;
 import org.nineveils.veil.Veil;
 
 /** Common practice, no published source: crisp and soft are opposites, one vignette at a time. */
@@ -65,11 +65,11 @@ class OppositesTest {
   @Test
   void whatIsBrushedOnLiftedOrSmoothsSkinLeansNowhere() {
     Veil crisp = Pictures.veil("crisp", Map.of("sharp", 80));
-    assertThat(Leaning.of(new Effect(List.of(crisp), "", 1))).isEqualTo(Leaning.CRISP);
+    assertThat(Opposites.leaning(new Effect(List.of(crisp), "", 1))).isEqualTo(Leaning.CRISP);
     Veil skin = Pictures.veil("soft", Map.of("smooth", 70, "noiseColour", 40));
-    assertThat(Leaning.of(new Effect(List.of(skin), "", 1))).isEqualTo(Leaning.NONE);
+    assertThat(Opposites.leaning(new Effect(List.of(skin), "", 1))).isEqualTo(Leaning.NONE);
     for (Veil veil : List.of(crisp.withLifted(true), crisp.withMask(Mask.BRUSH_ON))) {
-      assertThat(Leaning.of(new Effect(List.of(veil), "", 1))).isEqualTo(Leaning.NONE);
+      assertThat(Opposites.leaning(new Effect(List.of(veil), "", 1))).isEqualTo(Leaning.NONE);
     }
   }
 }

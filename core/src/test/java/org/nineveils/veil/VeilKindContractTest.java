@@ -3,6 +3,7 @@ package org.nineveils.veil;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.nineveils.catalogue.Kinds;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
+import org.nineveils.picture.Scaling;
 import org.nineveils.setting.ChoiceSetting;
 import org.nineveils.setting.InvalidSetting;
 import org.nineveils.setting.NumberSetting;
@@ -22,6 +24,7 @@ import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
+import org.nineveils.testing.Looks;
 import org.nineveils.testing.Pictures;
 import org.nineveils.testing.RandomSettings;
 
@@ -79,6 +82,60 @@ class VeilKindContractTest {
           assertThat(part.b()[y * area.width() + x]).isEqualTo(whole.b()[i]);
         }
       }
+    }
+  }
+
+  /** What a kind says of its dependence on place and on channels decides how it is rendered. */
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void whatItSaysItDependsOnIsAllThatItDependsOn(VeilKind kind) {
+    Random random = new Random(21);
+    Picture picture = Pictures.random(60, 20, 6);
+    Picture shuffled = Pictures.random(60, 20, 6);
+    int n = picture.r().length;
+    for (int i = 0; i < n; i++) {
+      int from = i * 7919 % n; // every pixel at another place
+      shuffled.r()[i] = picture.r()[from];
+      shuffled.g()[i] = picture.g()[from];
+      shuffled.b()[i] = picture.b()[from];
+    }
+    for (int round = 0; round < 30; round++) {
+      Map<String, Object> raw =
+          round == 0 ? kind.sample() : RandomSettings.of(kind.settings(), random);
+      Veil veil = Pictures.veil(kind.id(), raw);
+      Picture there = Pictures.through(picture, veil);
+      if (kind.isColourOnly(veil.settings())) {
+        Picture moved = Pictures.through(shuffled, veil);
+        for (int i = 0; i < n; i++) {
+          int from = i * 7919 % n;
+          assertThat(moved.r()[i]).as("%s", raw).isEqualTo(there.r()[from]);
+          assertThat(moved.b()[i]).as("%s", raw).isEqualTo(there.b()[from]);
+        }
+      }
+      if (kind.isColourOnly(veil.settings()) && kind.isPerChannel(veil.settings())) {
+        Picture other = new Picture(60, 20, picture.r(), shuffled.g(), shuffled.b());
+        assertThat(Pictures.through(other, veil).r()).as("%s", raw).isEqualTo(there.r());
+      }
+    }
+  }
+
+  /** The quick manner of a run of this kind, held to the exact one. */
+  @ParameterizedTest
+  @MethodSource("kinds")
+  void theQuickMannerLooksAsTheExactOne(VeilKind kind) {
+    Picture photo = Scaling.toLongSide(Pictures.photo("portrait-medium-skin-warm-studio"), 120);
+    Random random = new Random(31);
+    for (int round = 0; round < 4; round++) {
+      List<Veil> veils = new ArrayList<>();
+      for (int i = 0; i < 6; i++) {
+        Veil v = Pictures.veil(kind.id(), RandomSettings.of(kind.settings(), random));
+        veils.add(
+            new Veil("q" + i, "q", v.kind(), v.settings(), v.blend(), 0.4, false, v.mask(), ""));
+      }
+      Stack stack = Stack.of(Bundle.of(veils));
+      Picture exact = Renderer.render(photo, photo.area(), stack, Pictures.MANNER);
+      Picture quick = Renderer.render(photo, photo.area(), stack, Pictures.MANNER.quick(true));
+      assertThat(Looks.apart(exact, quick).high()).isLessThanOrEqualTo(1.0);
     }
   }
 

@@ -103,6 +103,11 @@ public final class Colour implements VeilKind {
   }
 
   @Override
+  public boolean isColourOnly(SettingValues values) {
+    return true;
+  }
+
+  @Override
   public Kernel prepare(SettingValues values, Frame frame) {
     Kernel own =
         changes(values)

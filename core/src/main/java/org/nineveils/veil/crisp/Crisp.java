@@ -11,6 +11,7 @@ import org.nineveils.veil.AreaKernel;
 import org.nineveils.veil.Chain;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
+import org.nineveils.veil.Leaning;
 import org.nineveils.veil.VeilKind;
 
 /**
@@ -81,6 +82,15 @@ public final class Crisp implements VeilKind {
     }
     Kernel nothing = (in, out, n, x, y, spare) -> out.copyFrom(in, n);
     return links.isEmpty() ? nothing : Chain.of(links, frame.area());
+  }
+
+  /** Haze removal does not make a picture crisp. */
+  @Override
+  public Leaning leaning(SettingValues values) {
+    return List.of(SHARP, SMALL, MEDIUM, LARGE).stream()
+            .anyMatch(s -> Math.abs(values.number(s)) > Math.abs(s.start()))
+        ? Leaning.CRISP
+        : Leaning.NONE;
   }
 
   @Override

@@ -63,6 +63,11 @@ public final class Curve implements VeilKind {
   }
 
   @Override
+  public boolean isColourOnly(SettingValues values) {
+    return true;
+  }
+
+  @Override
   public Kernel prepare(SettingValues values, Frame frame) {
     ToneTable r = new ToneTable(channel(values, LEVELS.get(1), RED));
     ToneTable g = table(values, 2, GREEN, r);

@@ -8,6 +8,7 @@ import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
+import org.nineveils.veil.Leaning;
 import org.nineveils.veil.VeilKind;
 
 /**
@@ -93,6 +94,14 @@ public final class Edge implements VeilKind {
   @Override
   public Kernel prepare(SettingValues values, Frame frame) {
     return new EdgeKernel(values, frame);
+  }
+
+  @Override
+  public Leaning leaning(SettingValues values) {
+    return List.of(AMOUNT, FRAME).stream()
+            .anyMatch(s -> Math.abs(values.number(s)) > Math.abs(s.start()))
+        ? Leaning.EDGE
+        : Leaning.NONE;
   }
 
   @Override

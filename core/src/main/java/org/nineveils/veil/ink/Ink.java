@@ -103,6 +103,11 @@ public final class Ink implements VeilKind {
   }
 
   @Override
+  public boolean isColourOnly(SettingValues values) {
+    return true;
+  }
+
+  @Override
   public Kernel prepare(SettingValues values, Frame frame) {
     return new InkKernel(values);
   }

@@ -110,6 +110,11 @@ public final class Light implements VeilKind {
   }
 
   @Override
+  public boolean isColourOnly(SettingValues values) {
+    return true;
+  }
+
+  @Override
   public Kernel prepare(SettingValues values, Frame frame) {
     return new LightKernel(linear(values), shoulder(values), tones(values));
   }

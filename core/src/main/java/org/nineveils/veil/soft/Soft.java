@@ -10,6 +10,7 @@ import org.nineveils.veil.Adjustment;
 import org.nineveils.veil.AreaKernel;
 import org.nineveils.veil.Chain;
 import org.nineveils.veil.Frame;
+import org.nineveils.veil.Leaning;
 import org.nineveils.veil.VeilKind;
 
 /**
@@ -116,6 +117,15 @@ public final class Soft implements VeilKind {
   /** A size in pixels. */
   static double pixels(SettingValues values, NumberSetting size, Frame frame) {
     return values.number(size) / 1000 * frame.longSide();
+  }
+
+  /** Skin smoothing and noise reduction do not make a picture soft. */
+  @Override
+  public Leaning leaning(SettingValues values) {
+    return List.of(BLUR, GLOW, HAZE).stream()
+            .anyMatch(s -> Math.abs(values.number(s)) > Math.abs(s.start()))
+        ? Leaning.SOFT
+        : Leaning.NONE;
   }
 
   @Override

@@ -117,6 +117,11 @@ public final class Tint implements VeilKind {
   }
 
   @Override
+  public boolean isColourOnly(SettingValues values) {
+    return true;
+  }
+
+  @Override
   public Kernel prepare(SettingValues values, Frame frame) {
     return new TintKernel(values);
   }
