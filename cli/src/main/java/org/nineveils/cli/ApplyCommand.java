@@ -76,7 +76,7 @@ final class ApplyCommand implements Callable<Integer> {
     Release.EffectPart part = opened.effect(effect);
     Map<String, Paint> strokes = strokes();
     Picture source = PictureReader.read(photo);
-    Stack stack = Stack.of(new Bundle(part.effect().dialled(dials).veils(), strokes, opacity));
+    Stack stack = Stack.of(Bundle.of(part.effect().dialled(dials), strokes, opacity));
     Manner manner = Manner.exact().picturesFrom(opened.shelf());
     PictureWriter.write(Renderer.strips(source, stack, manner), format, out);
     spec.commandLine()

@@ -106,7 +106,7 @@ public record Worn(
     List<Veil> veils = of.veils().stream().map(veil -> uncovered(changed(veil, of))).toList();
     Mask mask = byBrush ? Mask.BRUSH_ON : Mask.EVERYWHERE;
     Paint cover = paint.getOrDefault(WHOLE, Paint.NONE);
-    return new Bundle(veils, paint, lifted ? 0 : opacity, mask, cover);
+    return new Bundle(veils, paint, lifted ? 0 : opacity, mask, cover, of.edition());
   }
 
   /** Where the whole is brushed on, a veil that waits for the brush does not wait for another. */

@@ -58,7 +58,7 @@ public final class ReleaseWriter {
             "name", release.name(),
             "version", release.version(),
             "makersMark", release.makersMark(),
-            "edition", Effect.CURRENT_EDITION,
+            "edition", newest(release),
             "licence", release.licence(),
             "notes", release.notes(),
             "kits", kits);
@@ -126,6 +126,11 @@ public final class ReleaseWriter {
 
   private static byte[] text(String text) {
     return text.getBytes(StandardCharsets.UTF_8);
+  }
+
+  /** The newest edition of the engine that an effect in it needs. */
+  private static int newest(Release release) {
+    return release.effects().stream().mapToInt(e -> e.effect().edition()).max().orElse(1);
   }
 
   private static byte[] zip(Map<String, byte[]> files) {

@@ -5,6 +5,7 @@ import java.util.Map;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
+import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 
 /**
@@ -16,18 +17,30 @@ import org.nineveils.veil.Veil;
  * @param opacity 0…1 for the bundle as a whole
  * @param mask where the bundle as a whole covers
  * @param cover paint on that mask
+ * @param edition of the engine that the effect was made with
  */
 public record Bundle(
-    List<Veil> veils, Map<String, Paint> paint, double opacity, Mask mask, Paint cover) {
+    List<Veil> veils,
+    Map<String, Paint> paint,
+    double opacity,
+    Mask mask,
+    Paint cover,
+    int edition) {
   public Bundle {
     veils = List.copyOf(veils);
     paint = Map.copyOf(paint);
     Veil.checkOpacity("Effect", opacity);
   }
 
-  /** A bundle that covers the whole picture. */
+  /** Veils of today's edition that cover the whole picture. */
   public Bundle(List<Veil> veils, Map<String, Paint> paint, double opacity) {
-    this(veils, paint, opacity, Mask.EVERYWHERE, Paint.NONE);
+    this(veils, paint, opacity, Mask.EVERYWHERE, Paint.NONE, Effect.CURRENT_EDITION);
+  }
+
+  /** An effect over the whole picture. */
+  public static Bundle of(Effect effect, Map<String, Paint> paint, double opacity) {
+    return new Bundle(
+        effect.veils(), paint, opacity, Mask.EVERYWHERE, Paint.NONE, effect.edition());
   }
 
   /** Whether nothing of it is seen anywhere. */
@@ -42,7 +55,7 @@ public record Bundle(
 
   /** The same around other veils. */
   public Bundle withVeils(List<Veil> other) {
-    return new Bundle(other, paint, opacity, mask, cover);
+    return new Bundle(other, paint, opacity, mask, cover, edition);
   }
 
   /** Veils without paint, at full opacity. */

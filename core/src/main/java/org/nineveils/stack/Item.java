@@ -21,6 +21,7 @@ import org.nineveils.veil.VeilKind;
  * @param mask of the veil or of the bundle
  * @param paint of the veil or of the bundle
  * @param opens what lies below this veil is wanted again at the end of its bundle
+ * @param edition of the engine that the bundle was made with
  */
 record Item(
     VeilKind kind,
@@ -29,7 +30,8 @@ record Item(
     double opacity,
     Mask mask,
     Paint paint,
-    boolean opens) {
+    boolean opens,
+    int edition) {
 
   /** What a stack comes to, with everything left out that changes nothing. */
   static List<Item> of(Stack stack) {
@@ -43,7 +45,7 @@ record Item(
       for (Veil veil : bundle.veils()) {
         Paint paint = bundle.paint().getOrDefault(veil.id(), Paint.NONE);
         if (!changesNothing(veil, paint)) {
-          items.add(of(veil, paint, mixed && first));
+          items.add(of(veil, paint, mixed && first, bundle.edition()));
           first = false;
         }
       }
@@ -54,12 +56,13 @@ record Item(
     return items;
   }
 
-  private static Item of(Veil v, Paint paint, boolean opens) {
-    return new Item(v.kind(), v.settings(), v.blend(), v.opacity(), v.mask(), paint, opens);
+  private static Item of(Veil v, Paint paint, boolean opens, int edition) {
+    return new Item(
+        v.kind(), v.settings(), v.blend(), v.opacity(), v.mask(), paint, opens, edition);
   }
 
   private static Item endOf(Bundle b) {
-    return new Item(null, null, null, b.opacity(), b.mask(), b.cover(), false);
+    return new Item(null, null, null, b.opacity(), b.mask(), b.cover(), false, b.edition());
   }
 
   private static boolean changesNothing(Veil veil, Paint paint) {
@@ -96,6 +99,6 @@ record Item(
 
   /** The same without what is painted. */
   Item unpainted() {
-    return new Item(kind, settings, blend, opacity, mask, Paint.NONE, opens);
+    return new Item(kind, settings, blend, opacity, mask, Paint.NONE, opens, edition);
   }
 }

@@ -15,7 +15,7 @@ import org.nineveils.veil.VeilKind;
 public final class Preparations {
   private static final long MOST_BYTES = 32_000_000;
 
-  private record Key(VeilKind kind, SettingValues settings, Frame frame) {}
+  private record Key(VeilKind kind, SettingValues settings, Frame frame, int edition) {}
 
   private record Run(List<Item> veils, Shelf shelf) {}
 
@@ -31,9 +31,13 @@ public final class Preparations {
     this.kept = kept;
   }
 
-  /** The maths of a kind for settings and a size of picture. */
-  Adjustment prepare(VeilKind kind, SettingValues settings, Frame frame) {
-    return kept(new Key(kind, settings, frame), () -> kind.prepare(settings, frame));
+  /** The maths of a veil for a size of picture. */
+  Adjustment prepare(Item veil, Frame frame) {
+    VeilKind kind = veil.kind();
+    SettingValues settings = veil.settings();
+    int edition = veil.edition();
+    return kept(
+        new Key(kind, settings, frame, edition), () -> kind.prepare(settings, frame, edition));
   }
 
   /**

@@ -56,7 +56,6 @@ final class Workbench {
 
   /** An item with its maths; the end of a bundle has none. */
   PreparedItem prepare(Item item) {
-    return new PreparedItem(
-        item, item.closes() ? null : preparations.prepare(item.kind(), item.settings(), frame));
+    return new PreparedItem(item, item.closes() ? null : preparations.prepare(item, frame));
   }
 }

@@ -38,8 +38,10 @@ public interface VeilKind {
    *
    * @param values valid values of {@link #settings}
    * @param frame the whole picture that will be rendered, also when only a part of it is
+   * @param edition of the engine that the effect was made with: what an edition makes of a picture
+   *     never changes once it is closed
    */
-  Adjustment prepare(SettingValues values, Frame frame);
+  Adjustment prepare(SettingValues values, Frame frame, int edition);
 
   /**
    * Whether these settings make each pixel's colour from its own colour alone, wherever it lies.

@@ -132,7 +132,7 @@ class LiveViewWalkTest {
       case 7 -> veils.set(i, veil.withOpacity(random.nextInt(3) / 2.0));
       case 8 -> {
         double opacity = random.nextInt(3) / 2.0;
-        return now.with(at, new Bundle(veils, own.paint(), opacity, own.mask(), own.cover()));
+        return now.with(at, new Bundle(veils, own.paint(), opacity, own.mask(), own.cover(), 1));
       }
       case 9 -> {
         Veil other = veil();
@@ -153,16 +153,16 @@ class LiveViewWalkTest {
       case 10 -> {
         Mask mask = random.nextBoolean() ? Mask.EVERYWHERE : Mask.BRUSH_ON;
         Paint cover = random.nextInt(4) == 0 ? Paint.NONE : own.cover();
-        return now.with(at, new Bundle(veils, own.paint(), own.opacity(), mask, cover));
+        return now.with(at, new Bundle(veils, own.paint(), own.opacity(), mask, cover, 1));
       }
       case 11, 12 -> {
         Paint cover = repainted(own.cover());
-        return now.with(at, new Bundle(veils, own.paint(), own.opacity(), own.mask(), cover));
+        return now.with(at, new Bundle(veils, own.paint(), own.opacity(), own.mask(), cover, 1));
       }
       default -> {
         Map<String, Paint> paint = new HashMap<>(own.paint());
         paint.put(veil.id(), repainted(paint.getOrDefault(veil.id(), Paint.NONE)));
-        return now.with(at, new Bundle(veils, paint, own.opacity(), own.mask(), own.cover()));
+        return now.with(at, new Bundle(veils, paint, own.opacity(), own.mask(), own.cover(), 1));
       }
     }
     return now.with(at, own.withVeils(veils));

@@ -155,7 +155,7 @@ class BenchApi {
       return mask(photo, f, effect, paint);
     }
     paint.remove(f.text("bare", "")); // its mask is switched off to compare
-    Stack stack = Stack.of(new Bundle(effect.veils(), paint, 1));
+    Stack stack = Stack.of(Bundle.of(effect, paint, 1));
     return Answers.packet(stage.packet(photo, StageRequest.parse(f), stack));
   }
 

@@ -139,7 +139,7 @@ public class BenchService {
 
   /** The stack of an effect with the paint of one photo. */
   public Stack stack(long effectId, Effect effect, long photoId) {
-    return Stack.of(new Bundle(effect.veils(), paints.rows().find(effectId, photoId), 1));
+    return Stack.of(Bundle.of(effect, paints.rows().find(effectId, photoId), 1));
   }
 
   /**

@@ -149,7 +149,7 @@ class FittingApi {
     Stack stack;
     if (f.has("try")) {
       var effect = wardrobe.effects().apply(f.text("try"));
-      stack = effect == null ? Stack.plain() : Stack.of(Bundle.of(effect.veils()));
+      stack = effect == null ? Stack.plain() : Stack.of(Bundle.of(effect, Map.of(), 1));
     } else {
       stack = wanted(id, f).stack(wardrobe.effects());
     }
@@ -177,7 +177,7 @@ class FittingApi {
             .filter(w -> w.effect().equals(key))
             .findFirst()
             .map(w -> w.bundle(effect))
-            .orElseGet(() -> Bundle.of(effect.veils()));
+            .orElseGet(() -> Bundle.of(effect, Map.of(), 1));
     String id = f.text("mask");
     if (id.equals(Worn.WHOLE)) {
       return Answers.packet(

@@ -106,7 +106,7 @@ public class Thumbnails {
 
   private Picture render(
       Photo photo, Effect effect, Map<String, Paint> paint, int longSide, Manner manner) {
-    Stack stack = Stack.of(new Bundle(effect.veils(), paint, 1));
+    Stack stack = Stack.of(Bundle.of(effect, paint, 1));
     Picture source = photos.once(photo, longSide);
     return Renderer.render(source, source.area(), stack, manner);
   }

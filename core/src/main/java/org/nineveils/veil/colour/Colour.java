@@ -108,7 +108,7 @@ public final class Colour implements VeilKind {
   }
 
   @Override
-  public Kernel prepare(SettingValues values, Frame frame) {
+  public Kernel prepare(SettingValues values, Frame frame, int edition) {
     Kernel own =
         changes(values)
             ? new ColourKernel(values)

@@ -69,7 +69,7 @@ public final class Crisp implements VeilKind {
   }
 
   @Override
-  public Adjustment prepare(SettingValues values, Frame frame) {
+  public Adjustment prepare(SettingValues values, Frame frame, int edition) {
     List<AreaKernel> links = new ArrayList<>();
     if (values.number(CLEAR) > 0) {
       links.add(new HazeRemoval(values, frame));

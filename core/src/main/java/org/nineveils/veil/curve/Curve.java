@@ -68,7 +68,7 @@ public final class Curve implements VeilKind {
   }
 
   @Override
-  public Kernel prepare(SettingValues values, Frame frame) {
+  public Kernel prepare(SettingValues values, Frame frame, int edition) {
     ToneTable r = new ToneTable(channel(values, LEVELS.get(1), RED));
     ToneTable g = table(values, 2, GREEN, r);
     ToneTable b = table(values, 3, BLUE, r);

@@ -92,7 +92,7 @@ public final class Edge implements VeilKind {
   }
 
   @Override
-  public Kernel prepare(SettingValues values, Frame frame) {
+  public Kernel prepare(SettingValues values, Frame frame, int edition) {
     return new EdgeKernel(values, frame);
   }
 

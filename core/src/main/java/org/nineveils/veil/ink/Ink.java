@@ -108,7 +108,7 @@ public final class Ink implements VeilKind {
   }
 
   @Override
-  public Kernel prepare(SettingValues values, Frame frame) {
+  public Kernel prepare(SettingValues values, Frame frame, int edition) {
     return new InkKernel(values);
   }
 

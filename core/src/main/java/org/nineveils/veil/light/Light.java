@@ -115,7 +115,7 @@ public final class Light implements VeilKind {
   }
 
   @Override
-  public Kernel prepare(SettingValues values, Frame frame) {
+  public Kernel prepare(SettingValues values, Frame frame, int edition) {
     return new LightKernel(linear(values), shoulder(values), tones(values));
   }
 

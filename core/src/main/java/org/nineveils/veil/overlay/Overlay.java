@@ -206,7 +206,7 @@ public final class Overlay implements VeilKind {
   }
 
   @Override
-  public Kernel prepare(SettingValues values, Frame frame) {
+  public Kernel prepare(SettingValues values, Frame frame, int edition) {
     return new OverlayKernel(values, frame);
   }
 

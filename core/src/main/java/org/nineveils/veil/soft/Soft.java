@@ -90,7 +90,7 @@ public final class Soft implements VeilKind {
   }
 
   @Override
-  public Adjustment prepare(SettingValues values, Frame frame) {
+  public Adjustment prepare(SettingValues values, Frame frame, int edition) {
     List<AreaKernel> links = new ArrayList<>();
     if (values.number(NOISE_LIGHT) > 0 || values.number(NOISE_COLOUR) > 0) {
       links.add(new Noise(values, frame));

@@ -122,7 +122,7 @@ public final class Tint implements VeilKind {
   }
 
   @Override
-  public Kernel prepare(SettingValues values, Frame frame) {
+  public Kernel prepare(SettingValues values, Frame frame, int edition) {
     return new TintKernel(values);
   }
 
