@@ -17,7 +17,6 @@ import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
 import org.nineveils.picture.PictureFormat;
-import org.nineveils.veil.Effect;
 
 /**
  * Packs a release. The same release gives the same bytes: entries are in the order of the kits,

@@ -72,12 +72,8 @@ public class PlacedPictures implements Shelf {
       return take(fileName, PictureWriter.png16(table));
     }
     Picture picture = PictureReader.read(file, fileName);
-    if (ColourTable.side(picture).isEmpty()) {
-      throw new Refusal(
-          "“%s” is no colour table: it has %d × %d pixels, which is no cube of up to %d entries."
-              .formatted(fileName, picture.width(), picture.height(), ColourTable.MOST));
-    }
-    return take(fileName, file);
+    Picture ordered = ColourTable.ordered(picture, fileName);
+    return take(fileName, ordered.equals(picture) ? file : PictureWriter.png16(ordered));
   }
 
   /** The file of a picture. */

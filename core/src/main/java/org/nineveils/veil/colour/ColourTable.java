@@ -3,6 +3,7 @@ package org.nineveils.veil.colour;
 import java.util.Optional;
 import org.nineveils.picture.Picture;
 import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.NodeTable;
 
 /**
@@ -45,5 +46,73 @@ public final class ColourTable {
       }
     }
     return nodes;
+  }
+
+  /**
+   * A table picture with its entries in order. Some lay a table out as tiles, one for each blue
+   * with red across and green down; which it is shows in the colours, since neighbours in a table
+   * are alike.
+   *
+   * @param name of the file, for messages
+   * @return the picture itself where it is in order
+   * @throws Refusal with a sentence if it is no table, or its layout cannot be told
+   */
+  public static Picture ordered(Picture picture, String name) {
+    int side =
+        side(picture)
+            .orElseThrow(
+                () ->
+                    new Refusal(
+                        "“%s” is no colour table: it has %d × %d pixels, which is no cube of up to %d entries."
+                            .formatted(name, picture.width(), picture.height(), MOST)));
+    if (picture.width() % side != 0 || picture.height() % side != 0) {
+      return picture;
+    }
+    Picture untiled = untiled(picture, side);
+    double inOrder = roughness(picture, side);
+    double inTiles = roughness(untiled, side);
+    if (Math.max(inOrder, inTiles) > 0
+        && Math.max(inOrder, inTiles) < CLEARLY * Math.min(inOrder, inTiles)) {
+      throw new Refusal(
+          "“%s” is no colour table that can be read: its colours do not show how the entries are laid out."
+              .formatted(name));
+    }
+    return inTiles < inOrder ? untiled : picture;
+  }
+
+  /** How much rougher the wrong layout is at least. */
+  private static final double CLEARLY = 1.3;
+
+  private static Picture untiled(Picture p, int side) {
+    Picture out = Picture.blank(side * side, side);
+    int across = p.width() / side;
+    int to = 0;
+    for (int b = 0; b < side; b++) {
+      for (int g = 0; g < side; g++) {
+        int from = (b / across * side + g) * p.width() + b % across * side;
+        System.arraycopy(p.r(), from, out.r(), to, side);
+        System.arraycopy(p.g(), from, out.g(), to, side);
+        System.arraycopy(p.b(), from, out.b(), to, side);
+        to += side;
+      }
+    }
+    return out;
+  }
+
+  /** Mean step between neighbours along the three axes. */
+  private static double roughness(Picture p, int side) {
+    double sum = 0;
+    int n = side * side * side;
+    for (int step : new int[] {1, side, side * side}) {
+      for (int i = 0; i < n; i++) {
+        if (i / step % side < side - 1) {
+          sum +=
+              Math.abs(p.r()[i + step] - p.r()[i])
+                  + Math.abs(p.g()[i + step] - p.g()[i])
+                  + Math.abs(p.b()[i + step] - p.b()[i]);
+        }
+      }
+    }
+    return sum / n;
   }
 }

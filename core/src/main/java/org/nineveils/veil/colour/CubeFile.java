@@ -22,12 +22,20 @@ public final class CubeFile {
    */
   public static Picture read(String text, String name) {
     return Outside.read(
-        () -> new Reading(name).all(text.lines().toList()),
+        () -> new Reading(name).all(unmarked(text).lines().toList()),
         Refusal.class,
         fault -> new Refusal("“%s” is damaged: it cannot be read as a table.".formatted(name)));
   }
 
+  /** The text without the mark that some programs begin files with (Unicode, byte order mark). */
+  private static String unmarked(String text) {
+    return text.startsWith("\uFEFF") ? text.substring(1) : text;
+  }
+
   private static final class Reading {
+    /** Most characters of a word that a message repeats. */
+    private static final int SHOWN = 80;
+
     private final String name;
     private Picture table;
     private int side;
@@ -39,9 +47,11 @@ public final class CubeFile {
 
     Picture all(List<String> lines) {
       for (int i = 0; i < lines.size(); i++) {
-        String line = lines.get(i).strip();
-        if (!line.isEmpty() && !line.startsWith("#")) {
-          line(line, i + 1);
+        String line = lines.get(i);
+        int comment = line.indexOf('#');
+        String said = (comment < 0 ? line : line.substring(0, comment)).strip();
+        if (!said.isEmpty()) {
+          line(said, i + 1);
         }
       }
       if (table == null) {
@@ -62,6 +72,7 @@ public final class CubeFile {
         case "LUT_1D_SIZE" ->
             throw fault(number, "it is a table of one axis; set it as a Curve instead");
         case "LUT_3D_SIZE" -> size(words, number);
+        case "LUT_3D_INPUT_RANGE" -> range(words, number);
         case "DOMAIN_MIN" -> domain(words, number, 0);
         case "DOMAIN_MAX" -> domain(words, number, 1);
         default -> entry(words, number);
@@ -69,11 +80,21 @@ public final class CubeFile {
     }
 
     private void size(String[] words, int number) {
+      if (table != null) {
+        throw fault(number, "the size is given a second time");
+      }
       side = words.length == 2 && words[1].matches("[0-9]{1,4}") ? Integer.parseInt(words[1]) : 0;
       if (side < 2 || side > ColourTable.MOST) {
         throw fault(number, "the size must be 2 to %d".formatted(ColourTable.MOST));
       }
       table = Picture.blank(side * side, side);
+    }
+
+    /** The range of all axes at once, as files before the specification give it. */
+    private void range(String[] words, int number) {
+      if (words.length != 3 || number(words[1], number) != 0 || number(words[2], number) != 1) {
+        throw fault(number, "only tables over 0 to 1 are taken");
+      }
     }
 
     private void domain(String[] words, int number, double wanted) {
@@ -86,7 +107,7 @@ public final class CubeFile {
 
     private void entry(String[] words, int number) {
       if (table == null) {
-        throw fault(number, "“%s” stands where a keyword must be".formatted(words[0]));
+        throw fault(number, "“%s” stands where a keyword must be".formatted(shown(words[0])));
       }
       double[] rgb = numbers(words, 0, number);
       if (entries >= table.r().length) {
@@ -104,16 +125,26 @@ public final class CubeFile {
       }
       double[] values = new double[3];
       for (int i = 0; i < 3; i++) {
-        try {
-          values[i] = Double.parseDouble(words[from + i]);
-        } catch (NumberFormatException e) {
-          values[i] = Double.NaN;
-        }
-        if (!Double.isFinite(values[i])) {
-          throw fault(number, "“%s” is no number".formatted(words[from + i]));
-        }
+        values[i] = number(words[from + i], number);
       }
       return values;
+    }
+
+    private double number(String word, int number) {
+      double value;
+      try {
+        value = Double.parseDouble(word);
+      } catch (NumberFormatException e) {
+        value = Double.NaN;
+      }
+      if (!Double.isFinite(value)) {
+        throw fault(number, "“%s” is no number".formatted(shown(word)));
+      }
+      return value;
+    }
+
+    private static String shown(String word) {
+      return word.length() <= SHOWN ? word : word.substring(0, SHOWN) + "…";
     }
 
     private Refusal fault(int line, String what) {

@@ -103,6 +103,38 @@ class ColourTableTest {
     assertThat(Pictures.same(a, through(photo, square, Map.of("saturation", 30)))).isTrue();
   }
 
+  /** Tiles of one blue each, eight in a row: read in order, they would turn colours upside down. */
+  @Test
+  void aTableInTilesIsKnownByItsColoursAndPutInOrder() {
+    Picture order = CubeFile.read(identity(16), "x");
+    Picture tiles = Picture.blank(64, 64);
+    for (int i = 0; i < 16 * 16 * 16; i++) {
+      int r = i % 16;
+      int g = i / 16 % 16;
+      int b = i / 256;
+      int at = (b / 4 * 16 + g) * 64 + b % 4 * 16 + r;
+      tiles.r()[at] = order.r()[i];
+      tiles.g()[at] = order.g()[i];
+      tiles.b()[at] = order.b()[i];
+    }
+    Picture square = new Picture(64, 64, order.r(), order.g(), order.b());
+    assertThat(ColourTable.ordered(square, "x")).isEqualTo(square);
+    assertThat(ColourTable.ordered(tiles, "x").r()).isEqualTo(order.r());
+    assertThat(ColourTable.ordered(tiles, "x").b()).isEqualTo(order.b());
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> ColourTable.ordered(Pictures.random(64, 64, 3), "noise.png"))
+        .withMessageContaining("“noise.png”")
+        .withMessageContaining("how the entries are laid out");
+  }
+
+  @Test
+  void marksCommentsAndTheOlderRangeAreRead() {
+    String text = INVERTING.replace("1 0 1", "1 0 1 # magenta");
+    String older = text.replace("LUT_3D_SIZE 2", "LUT_3D_SIZE 2\nLUT_3D_INPUT_RANGE 0.0 1.0");
+    Picture table = CubeFile.read("\uFEFF" + older, "x");
+    assertThat(table.r()).isEqualTo(CubeFile.read(INVERTING, "x").r());
+  }
+
   @Test
   void keptAsAPictureATableLosesNoMoreThanSixteenBits() {
     Picture table = Pictures.random(17 * 17, 17, 11);
@@ -138,6 +170,8 @@ class ColourTableTest {
         "1 0 1|1 0|line 8: three numbers must stand here",
         "0 0 0|0 0 0\\n0 0 0|line 14: there are more entries",
         "DOMAIN_MAX 1.0|DOMAIN_MAX 4.0|line 5: only tables over 0 to 1",
+        "LUT_3D_SIZE 2|LUT_3D_SIZE 2\\nLUT_3D_SIZE 3|line 4: the size is given a second time",
+        "LUT_3D_SIZE 2|LUT_3D_INPUT_RANGE 0 2|line 3: only tables over 0 to 1",
         "0 1 0|# gone|has 7 entries, but a table of 2 × 2 × 2 has 8"
       })
   void faultsAreNamedWithTheirLine(String from, String to, String says) {
