@@ -22,6 +22,8 @@ import javax.imageio.plugins.tiff.TIFFTag;
 import javax.imageio.stream.FileCacheImageOutputStream;
 import javax.imageio.stream.ImageOutputStream;
 import javax.imageio.stream.MemoryCacheImageOutputStream;
+import org.nineveils.picture.data.PhotoData;
+import org.nineveils.picture.data.Pieces;
 import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
 
@@ -34,20 +36,22 @@ public final class PictureWriter {
   /** The bytes of a file in the given format, at the quality of a finished result. */
   public static byte[] write(Picture picture, PictureFormat format) {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream(picture.r().length);
-    write(Strips.of(picture), format, bytes, null);
+    write(Strips.of(picture), format, PhotoData.NONE, bytes, null);
     return bytes.toByteArray();
   }
 
   /**
    * Writes a file in the given format, at the quality of a finished result, strip by strip.
    *
+   * @param data of the photo that it was made of; made true of the result
    * @throws PictureException if it cannot be written; nothing is left behind then
    */
-  public static void write(Strips picture, PictureFormat format, Path file) {
+  public static void write(Strips picture, PictureFormat format, PhotoData data, Path file) {
     Path part = file.resolveSibling(file.getFileName() + ".part");
     try {
       try (OutputStream out = Files.newOutputStream(part)) {
-        write(picture, format, out, part.toAbsolutePath().getParent());
+        PhotoData own = data.trueOf(picture.width(), picture.height());
+        write(picture, format, own, out, part.toAbsolutePath().getParent());
       }
       Files.move(
           part,
@@ -69,37 +73,46 @@ public final class PictureWriter {
     }
   }
 
-  private static void write(Strips p, PictureFormat format, OutputStream out, Path scratch) {
+  private static void write(
+      Strips p, PictureFormat format, PhotoData data, OutputStream out, Path scratch) {
     switch (format) {
       case JPEG -> {
         ImageWriter writer = writer("jpeg");
         ImageWriteParam how = quality(writer, RESULT_QUALITY);
         RenderedImage image = new StripImage(p, false);
-        OutputStream tagged = new Inserting(out, SrgbTag.JPEG_HEAD, SrgbTag.jpegSegment());
-        encode(writer, how, image, fullColour(writer, how, image), tagged, scratch);
+        OutputStream tagged =
+            new Inserting(out, SrgbTag.JPEG_HEAD, joined(SrgbTag.jpegSegment(), Pieces.jpeg(data)));
+        encode(writer, how, image, fullColour(writer, how, image, data), tagged, scratch);
       }
-      case PNG -> png(new StripImage(p, false), out, scratch);
+      case PNG -> png(new StripImage(p, false), data, out, scratch);
       case TIFF -> {
         ImageWriter writer = writer("tiff");
         ImageWriteParam how = writer.getDefaultWriteParam();
         how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
         how.setCompressionType("Deflate");
         RenderedImage image = new StripImage(p, true);
-        encode(writer, how, image, tiffProfile(writer, how, image), out, scratch);
+        encode(writer, how, image, tiffFields(writer, how, image, data), out, scratch);
       }
     }
   }
 
-  private static void png(RenderedImage image, OutputStream out, Path scratch) {
+  private static byte[] joined(byte[] a, byte[] b) {
+    byte[] out = java.util.Arrays.copyOf(a, a.length + b.length);
+    System.arraycopy(b, 0, out, a.length, b.length);
+    return out;
+  }
+
+  private static void png(RenderedImage image, PhotoData data, OutputStream out, Path scratch) {
     ImageWriter writer = writer("png");
-    OutputStream tagged = new Inserting(out, SrgbTag.PNG_HEAD, SrgbTag.pngChunk());
+    OutputStream tagged =
+        new Inserting(out, SrgbTag.PNG_HEAD, joined(SrgbTag.pngChunk(), Pieces.png(data)));
     encode(writer, writer.getDefaultWriteParam(), image, null, tagged, scratch);
   }
 
   /** The picture as a PNG with 16 bits a channel. */
   public static byte[] png16(Picture picture) {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream(picture.r().length);
-    png(new StripImage(Strips.of(picture), true), bytes, null);
+    png(new StripImage(Strips.of(picture), true), PhotoData.NONE, bytes, null);
     return bytes.toByteArray();
   }
 
@@ -145,7 +158,7 @@ public final class PictureWriter {
 
   /** Colour at full size: without that, fine red and blue come out dull. */
   private static IIOMetadata fullColour(
-      ImageWriter writer, ImageWriteParam how, RenderedImage image) {
+      ImageWriter writer, ImageWriteParam how, RenderedImage image, PhotoData data) {
     IIOMetadata metadata = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), how);
     String form = metadata.getNativeMetadataFormatName();
     Element tree = (Element) metadata.getAsTree(form);
@@ -155,6 +168,13 @@ public final class PictureWriter {
       component.setAttribute("HsamplingFactor", "1");
       component.setAttribute("VsamplingFactor", "1");
     }
+    long perInch = Math.round(data.pixelsPerInch());
+    Element jfif = (Element) tree.getElementsByTagName("app0JFIF").item(0);
+    if (perInch > 0 && jfif != null) {
+      jfif.setAttribute("resUnits", "1");
+      jfif.setAttribute("Xdensity", String.valueOf(perInch));
+      jfif.setAttribute("Ydensity", String.valueOf(perInch));
+    }
     try {
       metadata.setFromTree(form, tree);
     } catch (IOException e) {
@@ -163,14 +183,15 @@ public final class PictureWriter {
     return metadata;
   }
 
-  private static IIOMetadata tiffProfile(
-      ImageWriter writer, ImageWriteParam how, RenderedImage image) {
+  private static IIOMetadata tiffFields(
+      ImageWriter writer, ImageWriteParam how, RenderedImage image, PhotoData data) {
     IIOMetadata plain = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), how);
     try {
       TIFFDirectory directory = TIFFDirectory.createFromMetadata(plain);
       TIFFTag tag = BaselineTIFFTagSet.getInstance().getTag(BaselineTIFFTagSet.TAG_ICC_PROFILE);
       byte[] profile = Profiles.srgbBytes();
       directory.addTIFFField(new TIFFField(tag, TIFFTag.TIFF_UNDEFINED, profile.length, profile));
+      Pieces.tiff(data).forEach(directory::addTIFFField);
       return directory.getAsMetadata();
     } catch (IOException e) {
       throw new IllegalStateException("the JDK's own metadata is not taken by it", e);

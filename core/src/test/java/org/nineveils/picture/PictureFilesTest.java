@@ -25,6 +25,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.colour.Srgb;
+import org.nineveils.picture.data.PhotoData;
 import org.nineveils.testing.Pictures;
 
 class PictureFilesTest {
@@ -123,7 +124,7 @@ class PictureFilesTest {
           }
         };
     Path file = folder.resolve("out." + format.ending());
-    PictureWriter.write(strips, format, file);
+    PictureWriter.write(strips, format, PhotoData.NONE, file);
     assertThat(Files.readAllBytes(file)).isEqualTo(PictureWriter.write(whole, format));
     assertThat(Files.list(folder)).hasSize(1);
   }

@@ -1,0 +1,187 @@
+package org.nineveils.picture.data;
+
+import java.nio.BufferUnderflowException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * A directory of fields as in TIFF 6.0, section 2, with the directories that hang on it; by number
+ * of tag. Values are kept as they stand in the file.
+ *
+ * @param order of the bytes of all values
+ */
+record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Directory> below) {
+  /** Tags whose value is the place of another directory: Exif 2.32, section 4.6.3. */
+  static final int EXIF = 0x8769;
+
+  static final int GPS = 0x8825;
+  private static final int INTEROPERABILITY = 0xA005;
+
+  private static final int MOST_FIELDS = 500;
+  private static final int MOST_BYTES = 256 * 1024;
+  private static final int HEAD = 8;
+  private static final int ENTRY = 12;
+
+  /** Bytes of a value of each type: byte, ascii, short, long, rational … double. */
+  private static final int[] SIZES = {0, 1, 1, 2, 4, 8, 1, 1, 2, 4, 8, 4, 8};
+
+  /**
+   * A field.
+   *
+   * @param type of its values, 1…12
+   * @param count of values
+   */
+  @SuppressWarnings("ArrayRecordComponent") // as it stands in the file
+  record Field(int type, int count, byte[] bytes) {}
+
+  private static Directory empty(ByteOrder order) {
+    return new Directory(order, new TreeMap<>(), new TreeMap<>());
+  }
+
+  /**
+   * Reads a TIFF block: all that can be read of it.
+   *
+   * @return null if it is none
+   */
+  static Directory read(byte[] block) {
+    if (block.length < HEAD) {
+      return null;
+    }
+    ByteBuffer in = ByteBuffer.wrap(block);
+    in.order(block[0] == 'I' ? ByteOrder.LITTLE_ENDIAN : ByteOrder.BIG_ENDIAN);
+    if (block[0] != block[1] || (block[0] != 'I' && block[0] != 'M') || in.getShort(2) != 42) {
+      return null;
+    }
+    return read(in, in.getInt(4), new HashSet<>());
+  }
+
+  private static Directory read(ByteBuffer in, int at, Set<Integer> seen) {
+    Directory out = empty(in.order());
+    if (at < HEAD || at > in.limit() - 2 || !seen.add(at)) {
+      return out;
+    }
+    int count = Math.min(in.getShort(at) & 0xffff, MOST_FIELDS);
+    for (int i = 0; i < count && at + 2 + (i + 1) * ENTRY <= in.limit(); i++) {
+      try {
+        field(in, at + 2 + i * ENTRY, out, seen);
+      } catch (IndexOutOfBoundsException | BufferUnderflowException e) {
+        // a field that points out of the file is let be
+      }
+    }
+    return out;
+  }
+
+  private static void field(ByteBuffer in, int at, Directory out, Set<Integer> seen) {
+    int tag = in.getShort(at) & 0xffff;
+    int type = in.getShort(at + 2) & 0xffff;
+    long values = in.getInt(at + 4) & 0xffffffffL;
+    if (type == 0 || type >= SIZES.length || values * SIZES[type] > MOST_BYTES) {
+      return;
+    }
+    if (tag == EXIF || tag == GPS || tag == INTEROPERABILITY) {
+      out.below.put(tag, read(in, in.getInt(at + 8), seen));
+      return;
+    }
+    byte[] bytes = new byte[(int) values * SIZES[type]];
+    in.get(bytes.length <= 4 ? at + 8 : in.getInt(at + 8), bytes);
+    out.fields.put(tag, new Field(type, (int) values, bytes));
+  }
+
+  /** The block, as {@link #read} takes it. */
+  byte[] block() {
+    ByteBuffer out = ByteBuffer.allocate(HEAD + size()).order(order);
+    out.put((byte) (order == ByteOrder.LITTLE_ENDIAN ? 'I' : 'M'));
+    out.put((byte) (order == ByteOrder.LITTLE_ENDIAN ? 'I' : 'M'));
+    out.putShort((short) 42).putInt(HEAD);
+    write(out, HEAD);
+    return out.array();
+  }
+
+  private int size() {
+    int size = 2 + (fields.size() + below.size()) * ENTRY + 4;
+    for (Field f : fields.values()) {
+      size += f.bytes.length > 4 ? even(f.bytes.length) : 0;
+    }
+    for (Directory d : below.values()) {
+      size += d.size();
+    }
+    return size;
+  }
+
+  private static int even(int n) {
+    return n + (n & 1);
+  }
+
+  private void write(ByteBuffer out, int at) {
+    Set<Integer> tags = new java.util.TreeSet<>(fields.keySet());
+    tags.addAll(below.keySet());
+    int place = at + 2;
+    int free = at + 2 + tags.size() * ENTRY + 4;
+    out.putShort(at, (short) tags.size());
+    for (int tag : tags) {
+      Directory other = below.get(tag);
+      Field f = other != null ? new Field(4, 1, new byte[0]) : fields.get(tag);
+      out.putShort(place, (short) tag).putShort(place + 2, (short) f.type);
+      out.putInt(place + 4, f.count);
+      if (other != null) {
+        out.putInt(place + 8, free);
+        other.write(out, free);
+        free += other.size();
+      } else if (f.bytes.length > 4) {
+        out.putInt(place + 8, free).put(free, f.bytes);
+        free += even(f.bytes.length);
+      } else {
+        out.put(place + 8, f.bytes);
+      }
+      place += ENTRY;
+    }
+  }
+
+  void putShort(int tag, int value) {
+    ByteBuffer b = ByteBuffer.allocate(2).order(order).putShort((short) value);
+    fields.put(tag, new Field(3, 1, b.array()));
+  }
+
+  void putLong(int tag, int value) {
+    ByteBuffer b = ByteBuffer.allocate(4).order(order).putInt(value);
+    fields.put(tag, new Field(4, 1, b.array()));
+  }
+
+  void putText(int tag, String text) {
+    byte[] bytes = (text + "\0").getBytes(StandardCharsets.US_ASCII);
+    fields.put(tag, new Field(2, bytes.length, bytes));
+  }
+
+  /** A copy with the fields of some tags, and all that hangs on it. */
+  Directory only(Set<Integer> tags) {
+    Directory out = empty(order);
+    fields.forEach(
+        (tag, f) -> {
+          if (tags.contains(tag)) out.fields.put(tag, f);
+        });
+    below.forEach((tag, d) -> out.below.put(tag, d.copy()));
+    return out;
+  }
+
+  private Directory copy() {
+    Directory out = empty(order);
+    out.fields.putAll(fields);
+    below.forEach((tag, d) -> out.below.put(tag, d.copy()));
+    return out;
+  }
+
+  /** One without anything in it. */
+  static Directory blank() {
+    return empty(ByteOrder.BIG_ENDIAN);
+  }
+
+  /** The directory that hangs on a tag, made where there is none. */
+  Directory belowOf(int tag) {
+    return below.computeIfAbsent(tag, t -> empty(order));
+  }
+}

@@ -1,0 +1,150 @@
+package org.nineveils.picture.data;
+
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.util.Set;
+
+/**
+ * A photo's own data: Exif (date, camera, lens, exposure, copyright, place), XMP and IPTC
+ * (captions, rights), resolution. Sources: Exif 2.32 (CIPA DC-008), ISO 16684-1 (XMP), IPTC-IIM
+ * 4.2, TIFF 6.0.
+ */
+public final class PhotoData {
+  /** Nothing. */
+  public static final PhotoData NONE = new PhotoData(null, null, null);
+
+  private static final int DESCRIPTION = 0x010E;
+  private static final int MAKE = 0x010F;
+  private static final int MODEL = 0x0110;
+  private static final int ORIENTATION = 0x0112;
+  private static final int X_RESOLUTION = 0x011A;
+  private static final int Y_RESOLUTION = 0x011B;
+  private static final int RESOLUTION_UNIT = 0x0128;
+  private static final int SOFTWARE = 0x0131;
+  private static final int DATE = 0x0132;
+  private static final int ARTIST = 0x013B;
+  private static final int COPYRIGHT = 0x8298;
+  private static final int COLOUR_SPACE = 0xA001;
+  private static final int WIDTH = 0xA002;
+  private static final int HEIGHT = 0xA003;
+
+  /** Of the first directory: what says something of the photo, not how its file is laid out. */
+  private static final Set<Integer> OF_THE_PHOTO =
+      Set.of(
+          DESCRIPTION,
+          MAKE,
+          MODEL,
+          X_RESOLUTION,
+          Y_RESOLUTION,
+          RESOLUTION_UNIT,
+          DATE,
+          ARTIST,
+          COPYRIGHT);
+
+  /** Notes of the maker of the camera: places in them no longer hold once they are moved. */
+  private static final int MAKER_NOTE = 0x927C;
+
+  /** Names and numbers that tell a person or a thing: owner, body, lens, picture. */
+  private static final Set<Integer> NUMBERS = Set.of(0xA430, 0xA431, 0xA435, 0xA420);
+
+  final Directory exif;
+  final byte[] xmp;
+  final byte[] captions;
+
+  /**
+   * Data as found.
+   *
+   * @param exif null for none
+   * @param xmp packet, null for none
+   * @param captions the JPEG segment that holds IPTC captions as it stands, null for none
+   */
+  PhotoData(Directory exif, byte[] xmp, byte[] captions) {
+    this.exif = exif;
+    this.xmp = xmp;
+    this.captions = captions;
+  }
+
+  /** What a JPEG, PNG or TIFF file holds; never refuses, what cannot be read is left out. */
+  public static PhotoData of(byte[] file) {
+    try {
+      return Finding.in(file);
+    } catch (RuntimeException e) {
+      return NONE;
+    }
+  }
+
+  public boolean isEmpty() {
+    return exif == null && xmp == null && captions == null;
+  }
+
+  /**
+   * The same, true of a result: upright, of that size, sRGB, without the small picture of what it
+   * was; our program named.
+   */
+  public PhotoData trueOf(int width, int height) {
+    if (isEmpty()) {
+      return this;
+    }
+    Directory first = exif == null ? Directory.blank() : exif.only(OF_THE_PHOTO);
+    first.putShort(ORIENTATION, 1);
+    first.putText(SOFTWARE, "Nine Veils");
+    Directory more = first.belowOf(Directory.EXIF);
+    more.fields().remove(MAKER_NOTE);
+    more.putShort(COLOUR_SPACE, 1);
+    more.putLong(WIDTH, width);
+    more.putLong(HEIGHT, height);
+    return new PhotoData(first, xmp == null ? null : upright(xmp), captions);
+  }
+
+  /** The same without the place where it was taken and without numbers of things. */
+  public PhotoData discreet() {
+    Directory first = exif == null ? null : exif.only(exif.fields().keySet());
+    if (first != null) {
+      first.below().remove(Directory.GPS);
+      first.belowOf(Directory.EXIF).fields().keySet().removeAll(NUMBERS);
+    }
+    return new PhotoData(first, xmp == null ? null : discreet(xmp), captions);
+  }
+
+  private static byte[] upright(byte[] xmp) {
+    String text = text(xmp);
+    text = text.replaceAll("(tiff:Orientation\\s*=\\s*[\"'])[0-9]", "$11");
+    return bytes(text.replaceAll("(<tiff:Orientation>)[0-9]", "$11"));
+  }
+
+  private static final String NAMES =
+      "(?:exif:GPS\\w+|aux:(?:SerialNumber|LensSerialNumber|OwnerName)|exifEX:(?:BodySerialNumber|LensSerialNumber|CameraOwnerName))";
+
+  private static byte[] discreet(byte[] xmp) {
+    String text = text(xmp).replaceAll("\\s" + NAMES + "\\s*=\\s*(?:\"[^\"]*\"|'[^']*')", "");
+    return bytes(text.replaceAll("<(" + NAMES + ")(?:\\s[^>]*)?>[^<]*</\\1>", ""));
+  }
+
+  private static String text(byte[] xmp) {
+    return new String(xmp, StandardCharsets.UTF_8);
+  }
+
+  private static byte[] bytes(String text) {
+    return text.getBytes(StandardCharsets.UTF_8);
+  }
+
+  /** Exif as a block, as it stands in JPEG and PNG files; null for none. */
+  byte[] block() {
+    return exif == null ? null : exif.block();
+  }
+
+  /** Pixels per inch, 0 where that is not known. */
+  public double pixelsPerInch() {
+    Directory.Field f = exif == null ? null : exif.fields().get(X_RESOLUTION);
+    if (f == null || f.type() != 5 || f.bytes().length < 8) {
+      return 0;
+    }
+    ByteBuffer b = ByteBuffer.wrap(f.bytes()).order(exif.order());
+    double value = (b.getInt(0) & 0xffffffffL) / (double) (b.getInt(4) & 0xffffffffL);
+    Directory.Field unit = exif.fields().get(RESOLUTION_UNIT);
+    boolean centimetres =
+        unit != null && ByteBuffer.wrap(unit.bytes()).order(exif.order()).getShort(0) == 3;
+    double inches = centimetres ? value * 2.54 : value;
+    return inches >= 1 && inches <= 30_000 ? inches : 0;
+  }
+}

@@ -1,0 +1,267 @@
+package org.nineveils.picture.data;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.metadata.Directory;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.ExifSubIFDDirectory;
+import com.drew.metadata.exif.ExifThumbnailDirectory;
+import com.drew.metadata.exif.GpsDirectory;
+import com.drew.metadata.iptc.IptcDirectory;
+import com.drew.metadata.xmp.XmpDirectory;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureFormat;
+import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.PictureWriter;
+import org.nineveils.picture.Strips;
+import org.nineveils.testing.Pictures;
+
+/**
+ * Read back by a library of others (metadata-extractor); blocks are built by hand after Exif 2.32.
+ */
+class PhotoDataTest {
+  @TempDir Path folder;
+
+  /** Fields of one directory, laid out from a place in a little-endian block on. */
+  private static final class Fields {
+    private final ByteBuffer head = ByteBuffer.allocate(400).order(ByteOrder.LITTLE_ENDIAN);
+    private final ByteBuffer tail = ByteBuffer.allocate(600).order(ByteOrder.LITTLE_ENDIAN);
+    private final int at;
+    private final int values;
+    private int count;
+
+    Fields(int at, int fields) {
+      this.at = at;
+      this.values = at + 2 + 12 * fields + 4;
+    }
+
+    Fields text(int tag, String s) {
+      byte[] bytes = (s + "\0").getBytes(StandardCharsets.US_ASCII);
+      field(tag, 2, bytes.length);
+      if (bytes.length <= 4) {
+        head.put(java.util.Arrays.copyOf(bytes, 4));
+      } else {
+        head.putInt(values + tail.position());
+        tail.put(bytes);
+        if (tail.position() % 2 == 1) {
+          tail.put((byte) 0);
+        }
+      }
+      return this;
+    }
+
+    Fields number(int tag, int type, int v) {
+      field(tag, type, 1);
+      head.putInt(v);
+      return this;
+    }
+
+    Fields rationals(int tag, int... parts) {
+      field(tag, 5, parts.length / 2);
+      head.putInt(values + tail.position());
+      for (int p : parts) {
+        tail.putInt(p);
+      }
+      return this;
+    }
+
+    private void field(int tag, int type, int n) {
+      count++;
+      head.putShort((short) tag).putShort((short) type).putInt(n);
+    }
+
+    void into(ByteBuffer block, int next) {
+      block.putShort(at, (short) count);
+      block.put(at + 2, head.array(), 0, head.position());
+      block.putInt(at + 2 + head.position(), next);
+      block.put(values, tail.array(), 0, tail.position());
+    }
+  }
+
+  private static byte[] exif() {
+    ByteBuffer block = ByteBuffer.allocate(2600).order(ByteOrder.LITTLE_ENDIAN);
+    block.put((byte) 'I').put((byte) 'I').putShort((short) 42).putInt(8);
+    new Fields(8, 10)
+        .text(0x010E, "Asleep")
+        .text(0x010F, "Ashgrove")
+        .text(0x0110, "Box 3")
+        .number(0x0112, 3, 6)
+        .rationals(0x011A, 240, 1)
+        .rationals(0x011B, 240, 1)
+        .number(0x0128, 3, 2)
+        .text(0x8298, "Mill Lane Studio")
+        .number(0x8769, 4, 800)
+        .number(0x8825, 4, 1400)
+        .into(block, 2000);
+    new Fields(800, 8)
+        .rationals(0x829A, 1, 250)
+        .rationals(0x829D, 28, 10)
+        .text(0x9003, "2026:05:04 10:11:12")
+        .number(0x927C, 7, 0x01020304)
+        .number(0xA002, 4, 4000)
+        .number(0xA003, 4, 3000)
+        .text(0xA431, "B-7781")
+        .text(0xA434, "Fifty")
+        .into(block, 0);
+    new Fields(1400, 4)
+        .text(1, "N")
+        .rationals(2, 51, 1, 30, 1, 0, 1)
+        .text(3, "E")
+        .rationals(4, 7, 1, 15, 1, 0, 1)
+        .into(block, 0);
+    new Fields(2000, 2).number(0x0201, 4, 2200).number(0x0202, 4, 100).into(block, 0);
+    return block.array();
+  }
+
+  private static final String XMP =
+      """
+      <x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">\
+      <rdf:Description rdf:about="" xmlns:tiff="http://ns.adobe.com/tiff/1.0/" \
+      xmlns:exif="http://ns.adobe.com/exif/1.0/" xmlns:aux="http://ns.adobe.com/exif/1.0/aux/" \
+      xmlns:dc="http://purl.org/dc/elements/1.1/" tiff:Orientation="6" exif:GPSLatitude="51,30.0N" \
+      aux:SerialNumber="B-7781"><dc:rights><rdf:Alt><rdf:li xml:lang="x-default">All kept</rdf:li></rdf:Alt>\
+      </dc:rights></rdf:Description></rdf:RDF></x:xmpmeta>""";
+
+  /** IPTC-IIM 4.2: record 2, dataset 120 (caption), in the resource 0x0404 of the segment. */
+  private static byte[] captions() {
+    byte[] words = "Asleep in wool".getBytes(StandardCharsets.US_ASCII);
+    ByteBuffer iim = ByteBuffer.allocate(5 + words.length);
+    iim.put((byte) 0x1c).put((byte) 2).put((byte) 120).putShort((short) words.length).put(words);
+    byte[] mark = java.util.HexFormat.of().parseHex("50686f746f73686f7020332e3000");
+    ByteBuffer out = ByteBuffer.allocate(mark.length + 12 + iim.capacity() + iim.capacity() % 2);
+    out.put(mark).put("8BIM".getBytes(StandardCharsets.US_ASCII)).putShort((short) 0x0404);
+    out.putShort((short) 0).putInt(iim.capacity()).put(iim.array());
+    return out.array();
+  }
+
+  private static void segment(ByteArrayOutputStream out, int marker, byte[]... parts) {
+    int length = 2;
+    for (byte[] p : parts) {
+      length += p.length;
+    }
+    out.write(0xff);
+    out.write(marker);
+    out.write(length >> 8);
+    out.write(length);
+    for (byte[] p : parts) {
+      out.writeBytes(p);
+    }
+  }
+
+  private static byte[] photo() {
+    byte[] plain = PictureWriter.jpeg(Pictures.random(40, 30, 1), 0.9f);
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    out.write(plain, 0, 2);
+    segment(out, 0xe1, "Exif\0\0".getBytes(StandardCharsets.US_ASCII), exif());
+    segment(
+        out,
+        0xe1,
+        "http://ns.adobe.com/xap/1.0/\0".getBytes(StandardCharsets.US_ASCII),
+        XMP.getBytes(StandardCharsets.UTF_8));
+    segment(out, 0xed, captions());
+    out.write(plain, 2, plain.length - 2);
+    return out.toByteArray();
+  }
+
+  private Metadata written(PictureFormat format, PhotoData data) throws Exception {
+    Picture upright = PictureReader.read(photo(), "in.jpg");
+    assertThat(upright.width()).isEqualTo(30);
+    Path file = folder.resolve("out." + format.ending());
+    PictureWriter.write(Strips.of(upright), format, data, file);
+    Picture back = PictureReader.read(file);
+    assertThat(back.width()).as("not turned again").isEqualTo(30);
+    return ImageMetadataReader.readMetadata(new ByteArrayInputStream(Files.readAllBytes(file)));
+  }
+
+  private static String text(Metadata all, Class<? extends Directory> directory, int tag) {
+    Directory d = all.getFirstDirectoryOfType(directory);
+    return d == null ? null : d.getString(tag);
+  }
+
+  @ParameterizedTest
+  @EnumSource(PictureFormat.class)
+  void whatAPhotoSaysOfItselfIsKeptAndTrueOfTheResult(PictureFormat format) throws Exception {
+    Metadata all = written(format, PhotoData.of(photo()));
+    assertThat(text(all, ExifIFD0Directory.class, ExifIFD0Directory.TAG_MODEL)).isEqualTo("Box 3");
+    assertThat(text(all, ExifIFD0Directory.class, ExifIFD0Directory.TAG_COPYRIGHT))
+        .isEqualTo("Mill Lane Studio");
+    assertThat(text(all, ExifIFD0Directory.class, ExifIFD0Directory.TAG_ORIENTATION))
+        .isEqualTo("1");
+    assertThat(text(all, ExifIFD0Directory.class, ExifIFD0Directory.TAG_SOFTWARE))
+        .isEqualTo("Nine Veils");
+    assertThat(text(all, ExifIFD0Directory.class, ExifIFD0Directory.TAG_X_RESOLUTION))
+        .isIn("240", "240/1");
+    Class<ExifSubIFDDirectory> more = ExifSubIFDDirectory.class;
+    assertThat(text(all, more, ExifSubIFDDirectory.TAG_DATETIME_ORIGINAL))
+        .isEqualTo("2026:05:04 10:11:12");
+    assertThat(text(all, more, ExifSubIFDDirectory.TAG_EXPOSURE_TIME)).isIn("1/250", "0.004");
+    assertThat(text(all, more, ExifSubIFDDirectory.TAG_LENS_MODEL)).isEqualTo("Fifty");
+    assertThat(text(all, more, ExifSubIFDDirectory.TAG_BODY_SERIAL_NUMBER)).isEqualTo("B-7781");
+    assertThat(text(all, more, ExifSubIFDDirectory.TAG_EXIF_IMAGE_WIDTH)).isEqualTo("30");
+    assertThat(all.getFirstDirectoryOfType(GpsDirectory.class).getGeoLocation().getLatitude())
+        .isEqualTo(51.5);
+    assertThat(all.getFirstDirectoryOfType(ExifThumbnailDirectory.class)).isNull();
+    String xmp = all.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString();
+    assertThat(xmp).contains("All kept", "tiff:Orientation=1");
+    if (format == PictureFormat.JPEG) {
+      assertThat(text(all, IptcDirectory.class, IptcDirectory.TAG_CAPTION))
+          .isEqualTo("Asleep in wool");
+    }
+  }
+
+  @ParameterizedTest
+  @EnumSource(PictureFormat.class)
+  void placeAndNumbersAreLeftOutWhereThatIsWanted(PictureFormat format) throws Exception {
+    Metadata all = written(format, PhotoData.of(photo()).discreet());
+    assertThat(all.getFirstDirectoryOfType(GpsDirectory.class)).isNull();
+    Class<ExifSubIFDDirectory> more = ExifSubIFDDirectory.class;
+    assertThat(text(all, more, ExifSubIFDDirectory.TAG_BODY_SERIAL_NUMBER)).isNull();
+    assertThat(text(all, more, ExifSubIFDDirectory.TAG_DATETIME_ORIGINAL)).isNotNull();
+    String xmp = all.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString();
+    assertThat(xmp).contains("All kept").doesNotContain("51,30", "B-7781");
+  }
+
+  @ParameterizedTest
+  @EnumSource(PictureFormat.class)
+  void itComesThroughASecondTime(PictureFormat format) throws Exception {
+    written(format, PhotoData.of(photo()));
+    byte[] first = Files.readAllBytes(folder.resolve("out." + format.ending()));
+    Metadata all = written(PictureFormat.JPEG, PhotoData.of(first));
+    assertThat(text(all, ExifIFD0Directory.class, ExifIFD0Directory.TAG_MODEL)).isEqualTo("Box 3");
+    assertThat(text(all, ExifSubIFDDirectory.class, ExifSubIFDDirectory.TAG_LENS_MODEL))
+        .isEqualTo("Fifty");
+    assertThat(all.getFirstDirectoryOfType(XmpDirectory.class)).isNotNull();
+  }
+
+  @Test
+  void damagedDataNeverKeepsAPictureFromBeingWritten() throws Exception {
+    Random random = new Random(7);
+    for (int i = 0; i < 300; i++) {
+      byte[] block = exif();
+      for (int k = 0; k < 6; k++) {
+        block[random.nextInt(block.length)] = (byte) random.nextInt();
+      }
+      org.nineveils.picture.data.Directory read = org.nineveils.picture.data.Directory.read(block);
+      PhotoData data = new PhotoData(read, null, null);
+      for (PictureFormat format : PictureFormat.values()) {
+        Path file = folder.resolve("d." + format.ending());
+        PictureWriter.write(Strips.of(Pictures.flat(3, 2, 0, 0, 0)), format, data, file);
+        assertThat(PictureReader.read(file).width()).isEqualTo(3);
+      }
+    }
+  }
+}
