@@ -109,7 +109,7 @@ function undoKeys(event) {
 
 function closeMenus(event) {
   for (const menu of document.querySelectorAll("details.menu[open]")) {
-    if (!menu.contains(event.target) || event.target.closest(".menu > div")) menu.open = false;
+    if (!menu.contains(event.target) || (event.target.closest(".menu > div") && !event.target.closest("label"))) menu.open = false;
   }
 }
 

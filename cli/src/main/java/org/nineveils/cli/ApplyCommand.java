@@ -14,6 +14,7 @@ import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureWriter;
+import org.nineveils.picture.data.PhotoData;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseException;
@@ -66,6 +67,11 @@ final class ApplyCommand implements Callable<Integer> {
       description = "JSON file with strokes by veil, as saved at the desk; see docs/format.md")
   private Path paint;
 
+  @Option(
+      names = "--discreet",
+      description = "leave out the place where the photo was taken and serial numbers")
+  private boolean discreet;
+
   @Override
   public Integer call() {
     if (!(opacity >= 0 && opacity <= 1)) {
@@ -76,13 +82,22 @@ final class ApplyCommand implements Callable<Integer> {
     Release.EffectPart part = opened.effect(effect);
     Map<String, Paint> strokes = strokes();
     Picture source = PictureReader.read(photo);
+    PhotoData data = discreet ? data().discreet() : data();
     Stack stack = Stack.of(Bundle.of(part.effect().dialled(dials), strokes, opacity));
     Manner manner = Manner.exact().picturesFrom(opened.shelf());
-    PictureWriter.write(Renderer.strips(source, stack, manner), format, out);
+    PictureWriter.write(Renderer.strips(source, stack, manner), format, data, out);
     spec.commandLine()
         .getOut()
         .printf("“%s” on %s: %s written.%n", part.name(), photo.getFileName(), out);
     return 0;
+  }
+
+  private PhotoData data() {
+    try {
+      return PhotoData.of(Files.readAllBytes(photo));
+    } catch (IOException e) {
+      return PhotoData.NONE; // it was read a moment ago; the picture is written all the same
+    }
   }
 
   private Map<String, Paint> strokes() {

@@ -10,6 +10,7 @@ import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Answers;
 import org.nineveils.app.render.Exports;
+import org.nineveils.app.render.Result;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Undo;
 import org.nineveils.document.EffectJson;
@@ -89,9 +90,10 @@ class BenchController {
   Map<String, Object> export(
       @PathVariable("id") long id,
       @RequestParam("photo") long photoId,
-      @RequestParam("format") String format) {
+      @RequestParam("format") String format,
+      @RequestParam(name = "discreet", defaultValue = "false") boolean discreet) {
     Rows.Effect row = effects.get(id);
-    PictureFormat as = PictureFormat.ofName("." + format);
+    Result as = new Result(PictureFormat.ofName("." + format), discreet);
     Effect effect = effects.effect(row);
     Worn worn = new Worn("effect", 1, false, Map.of(), bench.paint(id, photoId));
     Map<String, Object> state = StackJson.format(new Fitting(List.of(worn)), key -> effect);

@@ -33,7 +33,10 @@ class BatchApi {
   Map<String, Object> start(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The request");
     return Json.object(
-        "progress", batches.start(id, f.wholes("photos"), Batches.uploads(f)).shown());
+        "progress",
+        batches
+            .start(id, f.wholes("photos"), Batches.uploads(f), f.flag("discreet", false))
+            .shown());
   }
 
   @PostMapping("/files")

@@ -22,6 +22,7 @@ import org.nineveils.app.jobs.JobRun;
 import org.nineveils.app.jobs.Jobs;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.render.Result;
 import org.nineveils.app.render.StageRenderer;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
@@ -74,7 +75,7 @@ class Batches implements JobKind {
    * Starts a batch of photos that are there and files that were taken in; what is worn is taken
    * now.
    */
-  Job start(long fitting, List<Long> photoIds, List<Upload> files) {
+  Job start(long fitting, List<Long> photoIds, List<Upload> files, boolean discreet) {
     if (photoIds.size() + files.size() > MOST) {
       throw new Refusal("At most %d photos are taken at once.".formatted(MOST));
     }
@@ -89,7 +90,10 @@ class Batches implements JobKind {
     files.forEach(f -> items.add(Json.object("file", f.token(), "name", f.name())));
     String request =
         Json.write(
-            Json.object("state", StackJson.format(unpainted, wardrobe.effects()), "items", items));
+            Json.object(
+                "state", StackJson.format(unpainted, wardrobe.effects()),
+                "discreet", discreet,
+                "items", items));
     String title =
         "%s on %d %s"
             .formatted(wardrobe.title(), items.size(), items.size() == 1 ? "photo" : "photos");
@@ -146,6 +150,7 @@ class Batches implements JobKind {
 
   private void make(JobRun run, List<Item> all) throws IOException {
     Stack stack = StackJson.parse(run.request().object("state"));
+    Result how = new Result(PictureFormat.JPEG, run.request().flag("discreet", false));
     List<Item> missing = all.stream().filter(i -> !Files.exists(i.out(run.folder()))).toList();
     run.total(all.size(), all.size() - missing.size());
     run.each(
@@ -154,8 +159,9 @@ class Batches implements JobKind {
         Item::name,
         item -> pixels(item, run.folder()),
         item -> {
-          Picture picture = picture(item, run.folder());
-          stage.write(picture, stack, PictureFormat.JPEG, item.out(run.folder()));
+          byte[] file = bytes(item, run.folder());
+          Picture picture = picture(item, file);
+          stage.write(picture, stack, how, file, item.out(run.folder()));
         });
     pack(run, all);
   }
@@ -173,7 +179,10 @@ class Batches implements JobKind {
     return (long) photo.width() * photo.height();
   }
 
-  private static byte[] bytes(Item item, Path folder) {
+  private byte[] bytes(Item item, Path folder) {
+    if (item.photo() != 0) {
+      return photos.file(photos.get(item.photo()));
+    }
     try {
       return Files.readAllBytes(folder.resolve(item.file()));
     } catch (IOException e) {
@@ -181,11 +190,10 @@ class Batches implements JobKind {
     }
   }
 
-  private Picture picture(Item item, Path folder) {
-    if (item.photo() != 0) {
-      return photos.full(photos.get(item.photo()));
-    }
-    return PictureReader.read(bytes(item, folder), item.name());
+  private Picture picture(Item item, byte[] file) {
+    return item.photo() != 0
+        ? photos.full(photos.get(item.photo()))
+        : PictureReader.read(file, item.name());
   }
 
   private static void pack(JobRun run, List<Item> all) throws IOException {

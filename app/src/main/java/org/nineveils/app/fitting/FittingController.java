@@ -7,6 +7,7 @@ import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Answers;
 import org.nineveils.app.render.Exports;
+import org.nineveils.app.render.Result;
 import org.nineveils.document.Json;
 import org.nineveils.document.KindsJson;
 import org.nineveils.document.PaintJson;
@@ -93,9 +94,12 @@ class FittingController {
   /** Starts making the picture at full size. */
   @PostMapping("/api/fittings/{id}/export")
   @ResponseBody
-  Map<String, Object> export(@PathVariable("id") long id, @RequestParam("format") String format) {
+  Map<String, Object> export(
+      @PathVariable("id") long id,
+      @RequestParam("format") String format,
+      @RequestParam(name = "discreet", defaultValue = "false") boolean discreet) {
     FittingRow row = fittings.get(id);
-    PictureFormat as = PictureFormat.ofName("." + format);
+    Result as = new Result(PictureFormat.ofName("." + format), discreet);
     Wardrobe wardrobe = fittings.wardrobe(row);
     Map<String, Object> state = StackJson.format(fittings.fitting(row), wardrobe.effects());
     Photo photo = photos.get(row.photoId());

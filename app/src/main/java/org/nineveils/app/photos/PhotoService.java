@@ -110,6 +110,11 @@ public class PhotoService {
     return decoded.full(photo);
   }
 
+  /** The file that it was taken in as. */
+  public byte[] file(Photo photo) {
+    return blobs.get(photo.sha());
+  }
+
   /** The photo with a long side of at most that many pixels. */
   public Picture scaled(Photo photo, int longSide) {
     return decoded.scaled(photo, longSide);

@@ -36,12 +36,22 @@ public class Exports implements JobKind {
    * @param state as {@link StackJson} writes it
    * @param name of what is worn, for the file's name
    */
-  public Job start(Photo photo, Map<String, Object> state, PictureFormat format, String name) {
+  public Job start(Photo photo, Map<String, Object> state, Result how, String name) {
+    PictureFormat format = how.format();
     String file = Answers.named(photo.name(), name) + "." + format.ending();
     String request =
         Json.write(
             Json.object(
-                "photo", photo.id(), "state", state, "format", format.ending(), "file", file));
+                "photo",
+                photo.id(),
+                "state",
+                state,
+                "format",
+                format.ending(),
+                "discreet",
+                how.discreet(),
+                "file",
+                file));
     String title = "“%s” through “%s”, %s".formatted(photo.name(), name, format);
     return jobs.getObject().start(ID, "photo:" + photo.id(), title, request);
   }
@@ -55,7 +65,9 @@ public class Exports implements JobKind {
   public void run(JobRun run) throws IOException {
     Fields request = run.request();
     Photo photo = photos.get(request.whole("photo"));
-    PictureFormat format = PictureFormat.ofName("." + request.text("format"));
+    Result how =
+        new Result(
+            PictureFormat.ofName("." + request.text("format")), request.flag("discreet", false));
     String file = request.text("file");
     run.total(1, 0);
     boolean made =
@@ -64,7 +76,7 @@ public class Exports implements JobKind {
             (long) photo.width() * photo.height(),
             () -> {
               var stack = StackJson.parse(request.object("state"));
-              stage.write(photo, stack, format, run.folder().resolve(file));
+              stage.write(photo, stack, how, run.folder().resolve(file));
             });
     if (made) {
       run.result(file, file);

@@ -14,7 +14,6 @@ import org.nineveils.mask.Paint;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Quantise;
 import org.nineveils.proof.Histogram;
@@ -97,14 +96,18 @@ public class StageRenderer {
   }
 
   /** Writes the finished picture at full size to a file. */
-  public void write(Photo photo, Stack stack, PictureFormat format, Path file) {
-    write(photos.full(photo), stack, format, file);
+  public void write(Photo photo, Stack stack, Result how, Path file) {
+    write(photos.full(photo), stack, how, photos.file(photo), file);
   }
 
-  /** Writes a picture through a stack, exactly, to a file. */
-  public void write(Picture full, Stack stack, PictureFormat format, Path file) {
+  /**
+   * Writes a picture through a stack, exactly, to a file.
+   *
+   * @param photo the file that the picture was read from
+   */
+  public void write(Picture full, Stack stack, Result how, byte[] photo, Path file) {
     Manner exact = Manner.exact().picturesFrom(shelf);
-    PictureWriter.write(Renderer.strips(full, stack, exact), format, file);
+    PictureWriter.write(Renderer.strips(full, stack, exact), how.format(), how.data(photo), file);
   }
 
   /** The part of the wanted area that lies in the picture; all of it where none is named. */

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import java.io.ByteArrayInputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.DriverManager;
@@ -48,6 +51,49 @@ class JobsIT {
       assertThat(again).isEqualTo(Files.readAllBytes(download.path()));
       assertThat(observed.faults()).isEmpty();
     }
+  }
+
+  /** Exif with a date and a serial number, as a TIFF block by hand (TIFF 6.0, Exif 2.32). */
+  private static byte[] withData(byte[] jpeg) {
+    ByteBuffer block = ByteBuffer.allocate(100).order(ByteOrder.LITTLE_ENDIAN);
+    block.put((byte) 'I').put((byte) 'I').putShort((short) 42).putInt(8);
+    block.putShort((short) 1).putShort((short) 0x8769).putShort((short) 4).putInt(1).putInt(26);
+    block.putInt(0);
+    block.putShort((short) 2);
+    block.putShort((short) 0x9003).putShort((short) 2).putInt(20).putInt(56);
+    block.putShort((short) 0xA431).putShort((short) 2).putInt(7).putInt(76).putInt(0);
+    block.put("2026:05:04 10:11:12\0B-7781\0".getBytes(StandardCharsets.US_ASCII));
+    byte[] exif = block.array();
+    ByteBuffer out = ByteBuffer.allocate(jpeg.length + exif.length + 10);
+    out.put(jpeg, 0, 2).putShort((short) 0xffe1).putShort((short) (exif.length + 8));
+    out.put("Exif\0\0".getBytes(StandardCharsets.US_ASCII)).put(exif);
+    return out.put(jpeg, 2, jpeg.length - 2).array();
+  }
+
+  @Test
+  void aResultKeepsThePhotosDataAndLeavesNumbersOutWhereTicked() throws Exception {
+    byte[] plain = Files.readAllBytes(Path.of("../demo/photos/pet-black-dog.jpg"));
+    int id =
+        Json.read(http.upload("/api/photos/wall", "dated.jpg", withData(plain)).body(), "")
+            .whole("id");
+    try (var observed = app.page()) {
+      Page page = observed.page();
+      page.navigate("/bench/3?photo=" + id);
+      new Workplace(page).settle();
+      Download all = page.waitForDownload(() -> page.locator("[data-format=jpg]").click());
+      assertThat(new String(Files.readAllBytes(all.path()), StandardCharsets.ISO_8859_1))
+          .contains("2026:05:04 10:11:12", "B-7781", "Nine Veils");
+      page.getByLabel("Without place and serial numbers").check();
+      page.reload();
+      new Workplace(page).settle();
+      assertThat(page.getByLabel("Without place and serial numbers").isChecked()).isTrue();
+      Download less = page.waitForDownload(() -> page.locator("[data-format=jpg]").click());
+      assertThat(new String(Files.readAllBytes(less.path()), StandardCharsets.ISO_8859_1))
+          .contains("2026:05:04 10:11:12")
+          .doesNotContain("B-7781");
+      assertThat(observed.faults()).isEmpty();
+    }
+    http.json("DELETE", "/api/photos/" + id, "");
   }
 
   @Test
