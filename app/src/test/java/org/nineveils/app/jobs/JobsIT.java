@@ -83,10 +83,10 @@ class JobsIT {
       Download all = page.waitForDownload(() -> page.locator("[data-format=jpg]").click());
       assertThat(new String(Files.readAllBytes(all.path()), StandardCharsets.ISO_8859_1))
           .contains("2026:05:04 10:11:12", "B-7781", "Nine Veils");
-      page.getByLabel("Without place and serial numbers").check();
+      page.getByLabel("Without place and numbers").check();
       page.reload();
       new Workplace(page).settle();
-      assertThat(page.getByLabel("Without place and serial numbers").isChecked()).isTrue();
+      assertThat(page.getByLabel("Without place and numbers").isChecked()).isTrue();
       Download less = page.waitForDownload(() -> page.locator("[data-format=jpg]").click());
       assertThat(new String(Files.readAllBytes(less.path()), StandardCharsets.ISO_8859_1))
           .contains("2026:05:04 10:11:12")
