@@ -23,9 +23,10 @@ public final class Stretched {
     int at = 0;
     for (int y = cells.y(); y < cells.bottom(); y++) {
       double sy = within((y + 0.5) * level.factor() * down - 0.5, lastY);
-      int top = (int) sy * (lastX + 1);
-      int below = Math.min((int) sy + 1, lastY) * (lastX + 1);
-      float ty = (float) (sy - (int) sy);
+      int row = (int) sy;
+      int top = row * (lastX + 1);
+      int below = Math.min(row + 1, lastY) * (lastX + 1);
+      float ty = (float) (sy - row);
       for (int x = cells.x(); x < cells.right(); x++) {
         double sx = within((x + 0.5) * level.factor() * across - 0.5, lastX);
         int left = (int) sx;

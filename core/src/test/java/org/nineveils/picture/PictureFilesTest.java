@@ -126,7 +126,7 @@ class PictureFilesTest {
     Path file = folder.resolve("out." + format.ending());
     PictureWriter.write(strips, format, PhotoData.NONE, file);
     assertThat(Files.readAllBytes(file)).isEqualTo(PictureWriter.write(whole, format));
-    assertThat(Files.list(folder)).hasSize(1);
+    assertThat(folder.toFile().list()).hasSize(1);
   }
 
   @Test

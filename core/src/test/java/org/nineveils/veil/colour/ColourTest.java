@@ -60,7 +60,8 @@ class ColourTest {
   @CsvSource({"0, 50", "0, 100", "180, 0", "-90, 0", "60, 80"})
   void coloursThatLeaveTheRangeKeepTheirHueAndLightness(int turn, int saturation) {
     for (int i = 0; i < 9 * 9 * 9; i++) {
-      double[] rgb = {i / 81 / 8.0, i / 9 % 9 / 8.0, i % 9 / 8.0};
+      int red = i / 81;
+      double[] rgb = {red / 8.0, i / 9 % 9 / 8.0, i % 9 / 8.0};
       Picture in = Pictures.flat(1, 1, rgb[0], rgb[1], rgb[2]);
       Picture out = coloured(in, Map.of("hue", turn, "saturation", saturation));
       double[] before = lch(in);
