@@ -86,7 +86,7 @@ public final class EffectJson {
               f.text("id"),
               f.text("name"),
               kind,
-              SettingValues.parse(kind.settings(), f.object("settings").raw()),
+              SettingValues.parse(kind.settings(), f.needed("settings").raw()),
               BlendMode.ofId(f.text("blend")),
               f.number("opacity"),
               f.flag("lifted", false),

@@ -136,6 +136,14 @@ public final class Fields {
     return of(raw, "%s, %s".formatted(where, name));
   }
 
+  /** The object in a field that must be there. */
+  public Fields needed(String name) {
+    if (!(values.get(name) instanceof Map)) {
+      throw wrong(name, "an object");
+    }
+    return object(name);
+  }
+
   /** The objects of a list, each read by {@code read}; places are counted from 1. */
   public <T> List<T> objects(String name, Function<Fields, T> read) {
     List<T> out = new ArrayList<>();

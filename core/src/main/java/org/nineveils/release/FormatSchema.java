@@ -67,7 +67,7 @@ public final class FormatSchema {
         object(
             Json.object(
                 "name", text(1, Names.MAX),
-                "purpose", Json.object("type", "string"),
+                "purpose", words(Words.PURPOSE),
                 "sections", listOf(section, 0, 99)),
             List.of("name", "purpose", "sections"));
     Map<String, Object> schema =
@@ -77,11 +77,12 @@ public final class FormatSchema {
                 "formatVersion", Json.object("const", ReleaseWriter.FORMAT_VERSION),
                 "name", text(1, Names.MAX),
                 "version", path("^[0-9]{1,4}(\\.[0-9]{1,4}){0,2}(-[a-z0-9]{1,12})?$"),
-                "makersMark", Json.object("type", "string"),
+                "makersMark", words(Words.MAKERS_MARK),
                 "edition", Json.object("type", "integer", "minimum", 1),
-                "licence", Json.object("type", "string"),
-                "notes", Json.object("type", "string"),
-                "kits", listOf(kit, 1, 99)),
+                "licence", words(Words.LICENCE),
+                "notes", words(Words.NOTES),
+                "kits", listOf(kit, 1, 99),
+                "pictures", listOf(path(ReleaseWriter.PICTURE_PATH), 0, 999)),
             List.of(
                 "format",
                 "formatVersion",
@@ -254,6 +255,12 @@ public final class FormatSchema {
 
   private static Object text(int min, int max) {
     return Json.object("type", "string", "minLength", min, "maxLength", max);
+  }
+
+  private static Object words(Words of) {
+    Map<String, Object> out = new LinkedHashMap<>(path(of.pattern()));
+    out.put("maxLength", of.most());
+    return out;
   }
 
   private static Map<String, Object> path(String pattern) {

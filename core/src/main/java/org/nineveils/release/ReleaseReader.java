@@ -30,6 +30,7 @@ public final class ReleaseReader {
   private final String name;
   private final Map<String, byte[]> files;
   private final Set<String> used = new HashSet<>();
+  private final Set<String> effects = new HashSet<>();
 
   private ReleaseReader(String name, Map<String, byte[]> files) {
     this.name = name;
@@ -123,9 +124,9 @@ public final class ReleaseReader {
                 new Release(
                     Names.check("A collection", manifest.text("name")),
                     Names.checkVersion(manifest.text("version")),
-                    manifest.text("makersMark"),
-                    manifest.text("licence"),
-                    manifest.text("notes"),
+                    Words.MAKERS_MARK.check(manifest.text("makersMark")),
+                    Words.LICENCE.check(manifest.text("licence")),
+                    Words.NOTES.check(manifest.text("notes")),
                     manifest.objects("kits", this::kit),
                     pictures(manifest)));
     if (release.kits().isEmpty()) {
@@ -142,6 +143,10 @@ public final class ReleaseReader {
     if (manifest.has("pictures")) {
       for (Object path : manifest.list("pictures")) {
         byte[] file = bytes(String.valueOf(path));
+        if (!String.valueOf(path).matches(ReleaseWriter.PICTURE_PATH)
+            || !String.valueOf(path).contains(Checksums.sha256(file))) {
+          throw fault("“%s” is not named after what is in it".formatted(path));
+        }
         try {
           PictureReader.read(file, String.valueOf(path));
         } catch (PictureException e) {
@@ -167,7 +172,7 @@ public final class ReleaseReader {
     f.only("name", "purpose", "sections");
     return new Release.KitPart(
         Names.check("A kit", f.text("name")),
-        f.text("purpose"),
+        Words.PURPOSE.check(f.text("purpose")),
         f.objects("sections", this::section));
   }
 
@@ -185,6 +190,9 @@ public final class ReleaseReader {
   private Release.EffectPart effect(Fields f) {
     f.only("name", "file", "note", "before", "after");
     String path = f.text("file");
+    if (!effects.add(path)) {
+      throw fault("“%s” is in its manifest twice".formatted(path));
+    }
     Effect effect = EffectJson.parse(json(path));
     if (f.has("note")) {
       String note = new String(bytes(f.text("note")), StandardCharsets.UTF_8);

@@ -34,6 +34,9 @@ public final class ReleaseWriter {
   /** Folder of the pictures that effects lay over photos. */
   static final String PICTURES = "pictures/";
 
+  /** Paths of those pictures: named after the SHA-256 of what is in them. */
+  static final String PICTURE_PATH = "^pictures/[0-9a-f]{64}\\.(jpg|png)$";
+
   /** Later than the first moment that ZIP can tell, so that no time zone creeps in. */
   private static final LocalDateTime FIXED_TIME = LocalDateTime.of(1990, 1, 1, 0, 0);
 

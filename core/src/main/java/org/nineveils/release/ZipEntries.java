@@ -3,7 +3,9 @@ package org.nineveils.release;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -15,19 +17,21 @@ final class ZipEntries {
 
   static Map<String, byte[]> read(byte[] bytes, String name) {
     Map<String, byte[]> files = new LinkedHashMap<>();
+    List<String> all = new ArrayList<>();
     long total = 0;
     try (ZipInputStream zip =
         new ZipInputStream(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8)) {
       for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
         String path = entry.getName();
+        if (all.size() == Limits.RELEASE_ENTRIES) {
+          throw fault(name, "it has more than %d entries".formatted(Limits.RELEASE_ENTRIES));
+        }
+        all.add(path);
         if (entry.isDirectory() && isHarmless(path.substring(0, path.length() - 1))) {
           continue;
         }
         if (!isHarmless(path)) {
           throw fault(name, "“%s” is no path that may be in a release".formatted(path));
-        }
-        if (files.size() == Limits.RELEASE_ENTRIES) {
-          throw fault(name, "it has more than %d entries".formatted(Limits.RELEASE_ENTRIES));
         }
         byte[] content = zip.readNBytes(Limits.RELEASE_ENTRY_BYTES + 1);
         total += content.length;
@@ -44,6 +48,9 @@ final class ZipEntries {
     }
     if (files.isEmpty()) {
       throw fault(name, "it is empty or not a ZIP file");
+    }
+    if (!ZipDirectory.names(bytes).equals(all)) {
+      throw fault(name, "the list at its end does not name what is in it");
     }
     return files;
   }

@@ -185,6 +185,61 @@ class ReleaseTest {
     assertThat(faults("effect", files.get("effects/01-willow/01-looks/02-brown.json"))).isEmpty();
   }
 
+  /** Both ways: what the reader takes the schema takes, and what one refuses the other does. */
+  @Test
+  void readerAndSchemaAgreeOnCraftedManifests() throws IOException {
+    record Crafted(String from, String to) {}
+    for (Crafted one :
+        List.of(
+            new Crafted("\"notes\" : \"Begin here.\"", "\"notes\" : \"Two\\nlines\\tand a tab\""),
+            new Crafted("\"notes\" : \"Begin here.\"", "\"notes\" : \"bell \\u0007\""),
+            new Crafted("\"notes\" : \"Begin here.\"", "\"notes\" : \"" + "n".repeat(4001) + "\""),
+            new Crafted("\"notes\" : \"Begin here.\"", "\"notes\" : \"" + "n".repeat(4000) + "\""),
+            new Crafted("\"licence\" : \"", "\"licence\" : \"two\\nlines"),
+            new Crafted("\"licence\" : \"", "\"licence\" : \"" + "l".repeat(201)),
+            new Crafted("\"makersMark\" : \"", "\"makersMark\" : \"" + "m".repeat(61)),
+            new Crafted("\"kits\"", "\"pictures\" : [ ], \"kits\""),
+            new Crafted("\"kits\"", "\"pictures\" : [ \"pictures/a.png\" ], \"kits\""),
+            new Crafted("\"kits\"", "\"more\" : 1, \"kits\""))) {
+      byte[] file = changed(f -> edit(f, "manifest.json", one.from, one.to));
+      boolean schema = faults("manifest", unzip(file).get("manifest.json")).isEmpty();
+      boolean reader = true;
+      try {
+        ReleaseReader.read(file, "first.zip");
+      } catch (ReleaseException e) {
+        reader = false;
+      }
+      assertThat(reader).as(one.to).isEqualTo(schema);
+    }
+  }
+
+  @Test
+  void anEffectNamedTwiceAndAVeilWithoutSettingsAreRefused() throws IOException {
+    refused(
+        changed(
+            f ->
+                edit(
+                    f,
+                    "manifest.json",
+                    "effects/01-willow/01-looks/02-brown.json",
+                    "effects/01-willow/01-looks/01-milk.json")),
+        "is in its manifest twice");
+    String path = "effects/01-willow/01-looks/01-milk.json";
+    refused(changed(f -> edit(f, path, "\"settings\"", "\"settings2\"")), "settings");
+  }
+
+  /** A stream goes by what stands before each entry, other programs by the list at the end. */
+  @Test
+  void aListAtTheEndThatDiffersOrIsMissingIsRefused() {
+    byte[] file = ReleaseWriter.write(release());
+    String text = new String(file, StandardCharsets.ISO_8859_1);
+    int last = text.lastIndexOf("01-milk.json");
+    byte[] other = file.clone();
+    other[last + 1] = 'X';
+    refused(other, "the list at its end");
+    refused(java.util.Arrays.copyOf(file, text.indexOf("PK\1\2")), "the list at its end");
+  }
+
   @Test
   void theSchemasRefuseWhatTheReaderRefuses() throws IOException {
     Map<String, byte[]> files = unzip(ReleaseWriter.write(release()));

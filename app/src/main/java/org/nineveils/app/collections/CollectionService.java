@@ -8,15 +8,13 @@ import org.nineveils.app.kits.KitService;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Save;
 import org.nineveils.kit.Names;
-import org.nineveils.refusal.Refusal;
+import org.nineveils.release.Words;
 import org.springframework.stereotype.Service;
 
 /** Collections: what they are called and which kits they hold. */
 @Service
 public class CollectionService {
   static final String MAKERS_MARK = "makers-mark";
-  private static final int MAX_NOTES = 4000;
-  private static final int MAX_LICENCE = 200;
 
   private final CollectionStore store;
   private final KitService kits;
@@ -72,12 +70,8 @@ public class CollectionService {
       List<Long> kitIds) {
     CollectionRows.Collection old = get(id);
     String line = licence.strip();
-    if (line.length() > MAX_LICENCE || line.contains("\n")) {
-      throw new Refusal("The licence is one line of at most %d characters.".formatted(MAX_LICENCE));
-    }
-    if (notes.length() > MAX_NOTES) {
-      throw new Refusal("The notes take at most %d characters.".formatted(MAX_NOTES));
-    }
+    Words.LICENCE.check(line);
+    Words.NOTES.check(notes);
     kitIds.forEach(kits::kit);
     CollectionRows.Collection next =
         new CollectionRows.Collection(

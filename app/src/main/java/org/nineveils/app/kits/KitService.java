@@ -8,7 +8,7 @@ import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
-import org.nineveils.refusal.Refusal;
+import org.nineveils.release.Words;
 import org.springframework.stereotype.Service;
 
 /** Kits and their sections. Every change can be taken back within its kit. */
@@ -175,10 +175,6 @@ public class KitService {
   }
 
   private static String line(String text) {
-    String clean = text == null ? "" : Names.clean(text);
-    if (clean.codePointCount(0, clean.length()) > 200) {
-      throw new Refusal("What the kit is for takes at most 200 characters.");
-    }
-    return clean;
+    return Words.PURPOSE.check(text == null ? "" : Names.clean(text));
   }
 }

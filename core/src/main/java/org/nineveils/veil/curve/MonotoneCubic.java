@@ -8,9 +8,9 @@ import org.nineveils.setting.CurvePoint;
  * their values, so tones keep the order that the points give them.
  *
  * <p>Source: M. Steffen, "A simple method for monotonic interpolation in one dimension", Astronomy
- * and Astrophysics 239, 443–450 (1990), equations 2–11; at the ends the one-sided slope of a
- * parabola, limited to twice the secant (section 3). Left of the first and right of the last point
- * the curve is level.
+ * and Astrophysics 239, 443–450 (1990), equations 2–11; at the ends the slope of the parabola
+ * through three points, limited to twice the secant (section 3). Left of the first and right of the
+ * last point the curve is level.
  */
 final class MonotoneCubic {
   private final double[] x;
@@ -55,21 +55,23 @@ final class MonotoneCubic {
       double bound = Math.min(Math.abs(s0), Math.abs(s1));
       m[i] = (Math.signum(s0) + Math.signum(s1)) * Math.min(bound, 0.5 * Math.abs(p));
     }
-    m[0] = end(0, 1, n > 2 ? m[1] : Double.NaN);
-    m[n - 1] = end(n - 1, n - 2, n > 2 ? m[n - 2] : Double.NaN);
+    m[0] = end(0, 1, 2);
+    m[n - 1] = end(n - 1, n - 2, n - 3);
     return m;
   }
 
-  /** Slope at an end: that of the parabola with the neighbour's slope, or the secant alone. */
-  private double end(int here, int next, double neighbour) {
-    double s = (y[next] - y[here]) / (x[next] - x[here]);
-    if (Double.isNaN(neighbour)) {
+  /** Slope at an end: that of the parabola through the three points next to it. */
+  private double end(int here, int next, int third) {
+    double h = x[next] - x[here];
+    double s = (y[next] - y[here]) / h;
+    if (x.length == 2) {
       return s;
     }
-    double m = (3 * s - neighbour) / 2;
-    if (m * s <= 0) {
+    double beyond = x[third] - x[next];
+    double p = s + (s - (y[third] - y[next]) / beyond) * h / (h + beyond);
+    if (p * s <= 0) {
       return 0;
     }
-    return Math.abs(m) > 2 * Math.abs(s) ? 2 * s : m;
+    return Math.abs(p) > 2 * Math.abs(s) ? 2 * s : p;
   }
 }

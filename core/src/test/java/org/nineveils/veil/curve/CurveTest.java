@@ -43,6 +43,15 @@ class CurveTest {
     assertThat(c.at(1)).isEqualTo(0.7);
   }
 
+  /** At the ends Steffen takes the parabola through three points: of a parabola, its own slope. */
+  @Test
+  void atItsEndsItHasTheSlopeOfTheParabolaThroughThreePoints() {
+    MonotoneCubic c = curve(0.2, 0.04, 0.5, 0.25, 0.9, 0.81);
+    double h = 1e-6;
+    assertThat((c.at(0.2 + h) - c.at(0.2)) / h).isCloseTo(0.4, within(1e-4));
+    assertThat((c.at(0.9) - c.at(0.9 - h)) / h).isCloseTo(1.8, within(1e-4));
+  }
+
   /** Steffen 1990, abstract: no overshoot, extrema only at data points. */
   @Test
   void neverRunsPastTheTwoPointsItLiesBetween() {
