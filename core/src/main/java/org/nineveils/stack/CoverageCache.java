@@ -1,10 +1,12 @@
 package org.nineveils.stack;
 
+import java.lang.ref.WeakReference;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Coverage;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Painter;
+import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 
@@ -13,7 +15,57 @@ import org.nineveils.picture.Picture;
  */
 public final class CoverageCache implements CoverageSource {
   /** The photo counts only where rules look at it; paint hangs on its size alone. */
-  private record Key(Mask mask, Paint paint, int width, int height, Picture ruledBy) {}
+  private record Key(Mask mask, Print paint, int width, int height, Seen ruledBy) {}
+
+  /** What stands for paint: 128 bits of it, so that no key carries all its strokes. */
+  private record Print(int strokes, long first, long second) {
+    static Print of(Paint paint) {
+      long a = 0x9e3779b97f4a7c15L;
+      long b = 0xc2b2ae3d27d4eb4fL;
+      for (Stroke s : paint.strokes()) {
+        double[] own = {s.size(), s.softness(), s.strength(), s.flow(), s.reveal() ? 1 : 0};
+        for (double v : own) {
+          a = mixed(a, v);
+          b = mixed(b ^ a, v);
+        }
+        for (double v : s.points()) {
+          a = mixed(a, v);
+          b = mixed(b ^ a, v);
+        }
+        a = mixed(a, s.points().size());
+      }
+      return new Print(paint.strokes().size(), a, b);
+    }
+
+    /** The mixing step of SplitMix64 (G. Steele, D. Lea, C. Flood, OOPSLA 2014). */
+    private static long mixed(long h, double v) {
+      long z = (h ^ Double.doubleToLongBits(v)) * 0xbf58476d1ce4e5b9L;
+      z = (z ^ (z >>> 27)) * 0x94d049bb133111ebL;
+      return z ^ (z >>> 31);
+    }
+  }
+
+  /** A photo by its planes, which a key does not keep from being freed. */
+  private static final class Seen {
+    private final WeakReference<float[]> plane;
+    private final int hash;
+
+    Seen(Picture photo) {
+      plane = new WeakReference<>(photo.r());
+      hash = System.identityHashCode(photo.r());
+    }
+
+    @Override
+    public boolean equals(Object other) {
+      float[] own = plane.get();
+      return other instanceof Seen s && own != null && s.plane.refersTo(own);
+    }
+
+    @Override
+    public int hashCode() {
+      return hash;
+    }
+  }
 
   private static final int BYTES_A_PIXEL = 4;
 
@@ -36,8 +88,8 @@ public final class CoverageCache implements CoverageSource {
   /** What was worked out for a larger area serves for its parts; a part does not displace it. */
   @Override
   public Coverage coverage(Mask mask, Paint paint, Picture plain, Area area) {
-    Picture ruledBy = mask.cover() == Cover.BY_RULE ? plain : null;
-    Key key = new Key(mask, paint, plain.width(), plain.height(), ruledBy);
+    Seen ruledBy = mask.cover() == Cover.BY_RULE ? new Seen(plain) : null;
+    Key key = new Key(mask, Print.of(paint), plain.width(), plain.height(), ruledBy);
     Coverage found = kept.find(key);
     if (found != null && found.area().contains(area)) {
       return found;
