@@ -134,7 +134,7 @@ class MaskIT extends BenchTrial {
     List<Integer> before = bench.colour(0.4, 0.75);
     page.locator(".starting-points").selectOption("Tungsten");
     bench.settle();
-    assertThat(veils().get(0).object("settings").number("temperature")).isEqualTo(-178);
+    assertThat(veils().get(0).object("settings").number("temperature")).isEqualTo(-165);
     List<Integer> after = bench.colour(0.4, 0.75);
     assertThat(after.get(2) - after.get(0)).isGreaterThan(before.get(2) - before.get(0) + 40);
   }
