@@ -99,13 +99,7 @@ class JobsIT {
   @Test
   void aBatchGoesOnWhenThePageIsLeftAndIsSeenInTheHeaderStoppedAndItsResultsAreKept()
       throws Exception {
-    http.get("/fitting/of?wardrobe=kit:3&photo=9");
-    String fitting =
-        http.get("/fitting/of?wardrobe=kit:3&photo=9")
-            .headers()
-            .firstValue("Location")
-            .orElseThrow()
-            .replaceAll(".*/", "");
+    String fitting = http.fitting("kit:3", 9);
     http.json(
         "POST", "/api/fittings/" + fitting + "/wear", "{\"effect\": \"%s\"}".formatted(pet()));
     String body = "{\"photos\": [1,2,3,4,5,6,7,8,10,11,1,2,3,4,5,6,7,8,10,11]}";

@@ -38,6 +38,15 @@ public final class Http {
     return send(HttpRequest.newBuilder(URI.create(base + path)).GET());
   }
 
+  /** The id of the fitting of a photo in a wardrobe, made where there was none. */
+  public String fitting(String wardrobe, int photo) {
+    return get("/fitting/of?wardrobe=%s&photo=%d".formatted(wardrobe, photo))
+        .headers()
+        .firstValue("Location")
+        .orElseThrow()
+        .replaceAll(".*/", "");
+  }
+
   /** The cookies that a first visit is given, as they are sent. */
   public java.util.List<String> firstCookies() {
     try {

@@ -200,12 +200,7 @@ class NothingLostIT {
   @Test
   void aSliderMovedWhileAnEffectIsStillBeingPutOnIsStoredWithTheEffectWhicheverComesFirst() {
     Http http = new Http(RunningApp.demo());
-    String api =
-        http.get("/fitting/of?wardrobe=kit:2&photo=11")
-            .headers()
-            .firstValue("Location")
-            .orElseThrow()
-            .replaceFirst(".*/fitting/", "/api/fittings/");
+    String api = "/api/fittings/" + http.fitting("kit:2", 11);
     List<String> keys = List.of("35", "36", "37");
     http.json("POST", api + "/wear", "{\"effect\": \"%s\"}".formatted(keys.get(0)));
     Fields before = fitting(http, api);

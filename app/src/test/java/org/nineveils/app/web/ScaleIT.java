@@ -26,13 +26,8 @@ class ScaleIT {
     RunningApp app = RunningApp.on(folder, 0);
     try {
       Http http = new Http(app);
-      String fitting =
-          http.get("/fitting/of?wardrobe=kit:1&photo=1")
-              .headers()
-              .firstValue("Location")
-              .orElseThrow()
-              .replaceAll("http://[^/]+", "");
-      String id = fitting.replaceAll(".*/", "");
+      String id = http.fitting("kit:1", 1);
+      String fitting = "/fitting/" + id;
       for (int effect = 1; effect <= 3; effect++) {
         http.json(
             "POST", "/api/fittings/" + id + "/wear", "{\"effect\": \"%d\"}".formatted(effect));
