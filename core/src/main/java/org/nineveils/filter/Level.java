@@ -52,16 +52,6 @@ public record Level(int factor, Area picture) {
         Math.min(frame.height(), (pixels.bottom() - 1) / factor + 2));
   }
 
-  /**
-   * Means over cells of this grid.
-   *
-   * @param in a channel on the picture's own grid; holds all pixels of the wanted cells
-   * @param wanted cells
-   */
-  public Plane reduce(Plane in, Area wanted) {
-    return Reduce.to(this, in, wanted);
-  }
-
   /** How far from a pixel the pixels lie that a window of the given radius sees, in pixels. */
   public int reach(int cells) {
     return factor == 1 ? cells : factor * (cells + 2);

@@ -36,8 +36,4 @@ public class JobFolders {
       LOG.warn("the folder of job {} stays", id, e);
     }
   }
-
-  Path root() {
-    return root;
-  }
 }

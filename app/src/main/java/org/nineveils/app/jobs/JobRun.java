@@ -217,7 +217,8 @@ public final class JobRun {
         | NotFound
         | Conflict
         | Refusal e) {
-      return e.getMessage();
+      String machine = Faults.sentence(e.getCause()); // a full disk while a result is written
+      return machine.isEmpty() ? e.getMessage() : machine;
     } catch (Exception | Error e) {
       LOG.warn("an item of a job failed: {}", name, e);
       String full = Faults.sentence(e);

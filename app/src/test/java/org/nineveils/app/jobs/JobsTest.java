@@ -150,6 +150,25 @@ class JobsTest {
     assertThat(job.faults()).containsExactly("This photo is no longer here.");
   }
 
+  @Test
+  void aDiskThatIsFullIsSaidAlsoWhereAPictureCouldNotBeWritten() {
+    with(
+        kind(
+            "k",
+            true,
+            run -> {
+              run.total(1, 0);
+              run.item(
+                  "x",
+                  0,
+                  () -> {
+                    IOException full = new IOException("No space left on device");
+                    throw new PictureException("“x” could not be written.", full);
+                  });
+            }));
+    assertThat(ended(jobs.start("k", "s", "One", "{}")).said()).startsWith("The disk is full");
+  }
+
   /** Before, a batch that ran out of memory never ended. */
   @Test
   void runningOutOfMemoryLetsCachesGoTriesOnceMoreAndEndsOneItemWithASentence() {
