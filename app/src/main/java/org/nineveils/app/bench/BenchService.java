@@ -158,9 +158,9 @@ public class BenchService {
         () -> paints.rows().find(effectId, photo.id()));
   }
 
-  /** What stands for the paint of an effect on each photo that has any. */
-  public Map<Long, String> paintKeys(long effectId) {
-    return paints.keys(effectId);
+  /** What stands for the paint of a kit's effects: by effect, then by photo that has any. */
+  public Map<Long, Map<Long, String>> paintKeys(long kitId) {
+    return paints.keysInKit(kitId);
   }
 
   /**

@@ -27,19 +27,30 @@ class PaintStore {
 
   /** What stands for the paint of an effect on a photo: rows of strokes never change. */
   String key(long effectId, long photoId) {
-    return keys(effectId).getOrDefault(photoId, "");
+    return keys("effect_id = ?", effectId)
+        .getOrDefault(effectId, Map.of())
+        .getOrDefault(photoId, "");
   }
 
-  Map<Long, String> keys(long effectId) {
-    Map<Long, String> out = new HashMap<>();
+  /** The same of all effects of a kit: by effect, then by photo. */
+  Map<Long, Map<Long, String>> keysInKit(long kitId) {
+    return keys("effect_id in (select id from effect where kit_id = ?)", kitId);
+  }
+
+  private Map<Long, Map<Long, String>> keys(String which, long id) {
+    Map<Long, Map<Long, String>> out = new HashMap<>();
     db.sql(
             """
-            select photo_id, group_concat(veil || ':' || id, ',') as ids from (
-              select * from stroke where effect_id = ? order by photo_id, veil, place, id)
-            group by photo_id""")
-        .param(effectId)
-        .query((row, i) -> out.put(row.getLong("photo_id"), row.getString("ids")))
-        .list();
+            select effect_id, photo_id, group_concat(veil || ':' || id, ',') as ids from (
+              select * from stroke where %s order by effect_id, photo_id, veil, place, id)
+            group by effect_id, photo_id"""
+                .formatted(which))
+        .param(id)
+        .query(
+            row -> {
+              out.computeIfAbsent(row.getLong("effect_id"), e -> new HashMap<>())
+                  .put(row.getLong("photo_id"), row.getString("ids"));
+            });
     return out;
   }
 

@@ -12,6 +12,9 @@ import org.springframework.stereotype.Repository;
 /** Rows of fittings. */
 @Repository
 class FittingStore {
+  private static final Guarded.Shape<Fitting> SHAPE =
+      new Guarded.Shape<>("The fitting", FittingJson::format, FittingJson::parse);
+
   private final JdbcClient db;
 
   FittingStore(JdbcClient db) {
@@ -56,8 +59,7 @@ class FittingStore {
 
   /** What a save makes of the fitting; empty if something else came between. */
   Optional<Fitting> meeting(long id, Save save, Fitting fitting) {
-    return Guarded.meeting(db, "fitting", id, save, FittingJson.format(fitting), "The fitting")
-        .map(FittingJson::parse);
+    return Guarded.meeting(db, "fitting", id, save, fitting, SHAPE);
   }
 
   void store(long id, Fitting fitting) {

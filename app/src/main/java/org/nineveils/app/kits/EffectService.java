@@ -2,6 +2,7 @@ package org.nineveils.app.kits;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -50,6 +51,11 @@ public class EffectService {
   /** The effect that was worked on last. */
   public Optional<Rows.Effect> latest() {
     return store.latest();
+  }
+
+  /** The documents of all effects of a kit, by id. */
+  public Map<Long, String> docs(long kitId) {
+    return store.docs(kitId);
   }
 
   /** The veils and note of an effect as filed. */

@@ -1,6 +1,8 @@
 package org.nineveils.app.kits;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.undo.Guarded;
 import org.nineveils.app.undo.Save;
@@ -14,6 +16,9 @@ import org.springframework.stereotype.Repository;
 /** Rows of effects. */
 @Repository
 class EffectStore {
+  private static final Guarded.Shape<Effect> SHAPE =
+      new Guarded.Shape<>("The effect", EffectJson::format, EffectJson::parse);
+
   private final JdbcClient db;
 
   EffectStore(JdbcClient db) {
@@ -36,6 +41,18 @@ class EffectStore {
         .param(kitId)
         .query(Rows.Head.class)
         .list();
+  }
+
+  /** The documents of all effects of a kit, by id. */
+  Map<Long, String> docs(long kitId) {
+    Map<Long, String> out = new HashMap<>();
+    db.sql("select id, doc from effect where kit_id = ?")
+        .param(kitId)
+        .query(
+            row -> {
+              out.put(row.getLong("id"), row.getString("doc"));
+            });
+    return out;
   }
 
   /** Of every kit one effect of each section in turn, then the second ones, up to so many. */
@@ -106,8 +123,7 @@ class EffectStore {
 
   /** What a save makes of the effect; empty if something else came between. */
   Optional<Effect> meeting(long id, Save save, Effect effect) {
-    return Guarded.meeting(db, "effect", id, save, EffectJson.format(effect), "The effect")
-        .map(EffectJson::parse);
+    return Guarded.meeting(db, "effect", id, save, effect, SHAPE);
   }
 
   /**

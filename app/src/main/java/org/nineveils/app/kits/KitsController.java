@@ -50,7 +50,7 @@ class KitsController {
     model.addAttribute("kit", kits.kit(id));
     model.addAttribute("sections", kits.filled(id));
     model.addAttribute("rules", StackingRule.values());
-    model.addAttribute("photos", photos.all(Side.WALL));
+    model.addAttribute("photoCount", photos.count(Side.WALL));
     model.addAttribute("undo", Undo.of(journal, KitService.scope(id)));
     return "kits/kit";
   }

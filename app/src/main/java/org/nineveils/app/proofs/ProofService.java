@@ -83,19 +83,20 @@ class ProofService implements JobKind {
 
   /** The cells of a kit's sheet as the kit is now, photo by photo. */
   private List<Cell> cells(long kitId) {
+    Map<Long, String> keys = new HashMap<>();
+    effects.docs(kitId).forEach((id, doc) -> keys.put(id, Thumbnails.effectKey(doc)));
     Map<Rows.Head, String> columns = new LinkedHashMap<>();
-    Map<Long, Map<Long, String>> paint = new HashMap<>();
     for (Rows.FilledSection section : kits.filled(kitId)) {
       for (Rows.Head head : section.effects()) {
-        columns.put(head, Thumbnails.effectKey(effects.get(head.id()).doc()));
-        paint.put(head.id(), bench.paintKeys(head.id()));
+        columns.put(head, keys.getOrDefault(head.id(), ""));
       }
     }
+    Map<Long, Map<Long, String>> paint = bench.paintKeys(kitId);
     List<Cell> cells = new ArrayList<>();
     for (Photo photo : photos.all(Side.WALL)) {
       columns.forEach(
           (head, effectKey) -> {
-            String paintKey = paint.get(head.id()).getOrDefault(photo.id(), "");
+            String paintKey = paint.getOrDefault(head.id(), Map.of()).getOrDefault(photo.id(), "");
             cells.add(new Cell(head, photo, thumbnails.key(photo, effectKey, paintKey)));
           });
     }

@@ -2,6 +2,7 @@ package org.nineveils.app.undo;
 
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.Merge;
@@ -14,26 +15,35 @@ public final class Guarded {
   private record Row(int rev, String asked, String doc) {}
 
   /**
-   * What a save makes of its row: the document that it brings where the row is still at the state
-   * that the save was built on; its change on what is there where requests of the same page came
-   * between.
+   * How a thing is kept as a document.
    *
-   * @param doc what the save brings
    * @param what how to call the document in messages
+   */
+  public record Shape<T>(
+      String what, Function<T, Map<String, Object>> format, Function<Fields, T> parse) {}
+
+  /**
+   * What a save makes of its row: what it brings where the row is still at the state that the save
+   * was built on; its change on what is there where requests of the same page came between.
+   *
+   * @param brought what the save brings
    * @return empty if something else came between
    */
-  public static Optional<Fields> meeting(
-      JdbcClient db, String table, long id, Save save, Map<String, Object> doc, String what) {
+  public static <T> Optional<T> meeting(
+      JdbcClient db, String table, long id, Save save, T brought, Shape<T> shape) {
     return found(db, table, id, save)
-        .map(row -> row.rev() == save.rev() ? doc : merged(row, save, doc, what))
-        .map(met -> Json.read(Json.write(met), what));
+        .map(
+            row ->
+                row.rev() == save.rev() || save.built().isEmpty()
+                    ? brought
+                    : merged(row, save, brought, shape));
   }
 
-  private static Map<String, Object> merged(
-      Row row, Save save, Map<String, Object> doc, String what) {
-    return save.built().isEmpty()
-        ? doc
-        : Merge.onto(save.built(), doc, Json.read(row.doc(), what).raw());
+  private static <T> T merged(Row row, Save save, T brought, Shape<T> shape) {
+    Map<String, Object> doc =
+        Merge.onto(
+            save.built(), shape.format().apply(brought), Json.read(row.doc(), shape.what()).raw());
+    return shape.parse().apply(Json.read(Json.write(doc), shape.what()));
   }
 
   /**
