@@ -97,6 +97,12 @@ export class Store {
     this.#run();
   }
 
+  /** Takes the state as it is stored now, if nothing waits and it is another: this page was left before. */
+  async lookAgain() {
+    const state = await this.how.get();
+    if (this.idle && state.rev >= this.#base.rev) this.#take(state);
+  }
+
   /** Sends all that waits without staying for an answer: the page is being left. */
   flush() {
     this.commitHeld();

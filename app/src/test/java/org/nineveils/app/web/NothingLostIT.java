@@ -181,6 +181,28 @@ class NothingLostIT {
     http.json("DELETE", "/api/effects/" + effect, "");
   }
 
+  /** What is sent as a page goes arrives after the next one was made. */
+  @Test
+  void aPageLoadedAnewAtOnceShowsWhatWasOnItsWay() {
+    RunningApp app = RunningApp.demo();
+    Http http = new Http(app);
+    String effect = effect(http, "2");
+    try (var observed = app.page()) {
+      Page page = observed.page();
+      page.navigate("/bench/" + effect);
+      Workplace bench = new Workplace(page);
+      bench.settle();
+      page.locator("[data-note]").fill("Typed and not yet let go.");
+      page.reload();
+      page.waitForFunction(
+          "() => document.querySelector('[data-note]').value === 'Typed and not yet let go.'"
+              + " && !document.querySelector('[data-undo-button]').disabled");
+      bench.settle();
+      assertThat(observed.faults()).isEmpty();
+    }
+    http.json("DELETE", "/api/effects/" + effect, "");
+  }
+
   private static Fields fitting(Http http, String api) {
     return Json.read(http.get(api).body(), "The fitting");
   }
