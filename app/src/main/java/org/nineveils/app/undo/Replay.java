@@ -49,9 +49,14 @@ final class Replay {
     }
   }
 
-  /** Puts everything back, the last change first. */
+  /**
+   * Puts everything back, the last change first. A row that was to go and went with something else
+   * meanwhile is as it should be, unless that is all there was to do.
+   */
   void run(Edit edit, List<Change> changes, boolean rename) {
     Set<String> tables = new LinkedHashSet<>();
+    Obstacle gone = null;
+    boolean done = false;
     for (Change change : changes) {
       JournalTables.Table table =
           JournalTables.find(change.tbl())
@@ -59,8 +64,10 @@ final class Replay {
       Row row = new Row(db, table, change.rowKey());
       switch (change.op()) {
         case "insert" -> {
-          if (row.delete() == 0) {
-            throw missing(edit, table, change.rowKey());
+          if (row.delete() > 0) {
+            done = true;
+          } else {
+            gone = missing(edit, table, change.rowKey());
           }
         }
         case "delete" -> {
@@ -69,6 +76,7 @@ final class Replay {
             throw obstacle(edit, "%s is here already".formatted(called(table, image)));
           }
           row.insert(image);
+          done = true;
           tables.add(table.name());
         }
         default -> {
@@ -77,9 +85,13 @@ final class Replay {
           if (row.update(image, group.counted()) == 0) {
             throw missing(edit, table, change.rowKey());
           }
+          done = true;
           tables.add(table.name());
         }
       }
+    }
+    if (gone != null && !done) {
+      throw gone;
     }
     tables.forEach(table -> checkParents(edit, table));
   }
@@ -153,9 +165,15 @@ final class Replay {
     List<Offer> offers = new ArrayList<>();
     bringer
         .filter(b -> b.id() != edit.id())
-        .ifPresent(
-            b -> offers.add(new Offer("Bring %s back first".formatted(what), first(b.id()))));
+        .ifPresent(b -> offers.add(new Offer(bringing(table, b, what), first(b.id()))));
     return obstacle(edit, "%s is no longer there".formatted(what), offers.toArray(Offer[]::new));
+  }
+
+  /** What has no name of its own comes back with what it went with. */
+  private static String bringing(JournalTables.Table table, EditStore.Bringer b, String what) {
+    return what.equals(table.called())
+        ? "Take “%s” back first".formatted(b.label())
+        : "Bring %s back first".formatted(what);
   }
 
   private static Obstacle obstacle(Edit edit, String why, Offer... offers) {

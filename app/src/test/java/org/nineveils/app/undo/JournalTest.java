@@ -234,6 +234,30 @@ class JournalTest {
     assertThat(count("stroke")).isEqualTo(1);
   }
 
+  /** Removing is done again, though a part of what it removes went with something else since. */
+  @Test
+  void whatWasToGoAndIsGoneIsNoObstacleToTheRest() {
+    paintedEffect();
+    edit("kit:1", "remove Dove", "delete from effect where id = 1");
+    undo("kit:1");
+    edit("photos:wall", "take off Dog", "delete from photo where id = 1");
+    assertThat(redo("kit:1")).isEqualTo("Done again: remove Dove.");
+    assertThat(count("effect")).isZero();
+    assertThat(undo("kit:1")).isEqualTo("Taken back: remove Dove.");
+    assertThat(List.of(count("effect"), count("stroke"))).containsExactly(1, 0);
+    undo("photos:wall");
+    assertThat(List.of(count("photo"), count("stroke"))).containsExactly(1, 1);
+  }
+
+  @Test
+  void aStrokeThatIsGoneIsOfferedWithWhatItWentWith() {
+    paintedEffect();
+    edit("photos:wall", "take off Dog", "delete from photo where id = 1");
+    assertThat(obstacle("effect:1", false).offers())
+        .extracting(Obstacle.Offer::label)
+        .containsExactly("Take “take off Dog” back first", "Pass over this step");
+  }
+
   @Test
   void aStepThatCannotBeTakenIsPassedOverAndOlderOnesAreReached() {
     paintedEffect();
