@@ -33,7 +33,9 @@ export function matrix(settings, values, on) {
   table.className = "matrix";
   const head = table.createTHead().insertRow();
   head.append(document.createElement("td"));
-  for (const column of columns) head.append(heading(shortened(column), "col", column));
+  for (const column of columns) {
+    head.append(coloured(heading(shortened(column), "col", column), settings.find((s) => s.column === column)));
+  }
   const body = table.createTBody();
   const cells = new Map();
   for (const row of rows) {
@@ -58,6 +60,14 @@ function heading(text, scope, title) {
   made.scope = scope;
   made.textContent = text;
   made.title = title;
+  return made;
+}
+
+/** A heading with a patch of the hue that its column is about, if it is about one. */
+function coloured(made, { columnHue }) {
+  if (columnHue === undefined) return made;
+  made.classList.add("has-hue");
+  made.style.setProperty("--hue", String(columnHue));
   return made;
 }
 

@@ -30,8 +30,9 @@ public record NumberSetting(
    *
    * @param row heading of the row
    * @param column heading of the column
+   * @param hue of the column's colour in Oklab, degrees; null where it has none
    */
-  public record Cell(String row, String column) {}
+  public record Cell(String row, String column, Double hue) {}
 
   /** A setting that stands alone. */
   public NumberSetting(
@@ -72,6 +73,9 @@ public record NumberSetting(
     if (cell != null) {
       facts.put("row", cell.row());
       facts.put("column", cell.column());
+      if (cell.hue() != null) {
+        facts.put("columnHue", cell.hue());
+      }
     }
     return facts;
   }

@@ -32,7 +32,7 @@ class TraceTest {
 
   private static final Veil DARK = veil("light", "Even light", Map.of("exposure", -1));
   private static final Veil RED =
-      veil("ink", "Blush", Map.of("neutralsCyan", -30, "redsCyan", -30));
+      veil("ink", "Blush", Map.of("middlesCyan", -30, "poppyCyan", -30));
   private static final Veil BLUR = veil("soft", "Air", Map.of("blur", 4));
 
   private static Trace trace(Bundle... bundles) {

@@ -34,7 +34,7 @@ class LiveViewTest {
     veils.add(veil("b", "curve", Map.of("gamma", 1.1), Mask.EVERYWHERE));
     veils.add(veil("c", "soft", Map.of("smooth", 60, "smoothSize", 8), Mask.BRUSH_ON));
     veils.add(veil("d", "colour", Map.of("saturation", 10), Mask.EVERYWHERE));
-    veils.add(veil("e", "ink", Map.of("redsCyan", 20.0), Mask.EVERYWHERE));
+    veils.add(veil("e", "ink", Map.of("poppyCyan", 20.0), Mask.EVERYWHERE));
     veils.add(veil("f", "tint", Map.of("colourise", 20), Mask.EVERYWHERE));
     veils.add(veil("g", "soft", Map.of("blur", 5), Mask.BRUSH_ON));
     veils.add(veil("h", "light", Map.of("contrast", 10), Mask.EVERYWHERE));

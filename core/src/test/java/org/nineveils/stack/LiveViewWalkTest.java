@@ -63,7 +63,7 @@ class LiveViewWalkTest {
             "tint", Map.of("colourise", 30),
             "soft", Map.of("blur", 4),
             "crisp", Map.of("medium", 30),
-            "ink", Map.of("redsCyan", 20.0));
+            "ink", Map.of("poppyCyan", 20.0));
     List<String> names = kinds.keySet().stream().sorted().toList();
     String kind = names.get(random.nextInt(names.size()));
     Mask mask = MASKS.get(random.nextInt(MASKS.size()));

@@ -124,7 +124,7 @@ class QuickTest {
             veil("colour", Map.of("saturation", 10), BlendMode.NORMAL),
             veil("curve", Map.of("gamma", 5), BlendMode.NORMAL),
             veil("tint", Map.of("colourise", 20), BlendMode.NORMAL),
-            veil("ink", Map.of("redsCyan", 20.0), BlendMode.NORMAL),
+            veil("ink", Map.of("poppyCyan", 20.0), BlendMode.NORMAL),
             veil("colour", Map.of("saturation", -10), BlendMode.NORMAL));
     Paint all = Paint.filled(true);
     Stack stack = Stack.of(new Bundle(veils, Map.of("b", all), 1));
@@ -144,9 +144,9 @@ class QuickTest {
     List<Veil> veils =
         List.of(
             veil("curve", Map.of("gamma", 3, "outBlack", 20), BlendMode.NORMAL),
-            veil("light", Map.of("shadows", 100), BlendMode.SCREEN),
+            veil("light", Map.of("deep", 100), BlendMode.SCREEN),
             veil("colour", Map.of("saturation", -30), BlendMode.NORMAL),
-            veil("ink", Map.of("redsCyan", 20.0), BlendMode.NORMAL),
+            veil("ink", Map.of("poppyCyan", 20.0), BlendMode.NORMAL),
             veil("tint", Map.of("colourise", 20), BlendMode.NORMAL),
             veil("curve", Map.of("gamma", 0.5), BlendMode.NORMAL));
     Stack stack = Stack.of(Bundle.of(veils));

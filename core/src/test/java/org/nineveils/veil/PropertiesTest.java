@@ -177,7 +177,7 @@ class PropertiesTest {
   /** Without white balance; levels that do not turn the tones round. */
   private static Map<String, Object> upright(Map<String, Object> raw) {
     Map<String, Object> out = new HashMap<>(raw);
-    out.keySet().removeIf(key -> key.equals("temperature") || key.equals("tint"));
+    out.keySet().removeIf(key -> key.equals("temperature") || key.equals("greenToPink"));
     out.keySet().removeIf(key -> key.toLowerCase(java.util.Locale.ROOT).contains("out"));
     return out;
   }

@@ -227,7 +227,7 @@ class VeilKindContractTest {
               60.0,
               "picture",
               Pictures.TEXTURE);
-      case "ink" -> Map.of("redsCyan", 40.0, "blacksBlack", -40.0);
+      case "ink" -> Map.of("poppyCyan", 40.0, "darksBlack", -40.0);
       case "light" -> Map.of("exposure", 1.0);
       case "soft" ->
           Map.of("smooth", 60.0, "blur", 1.0, "glow", 50.0, "haze", 20.0, "noiseLight", 50.0);

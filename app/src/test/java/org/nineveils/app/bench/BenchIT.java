@@ -52,28 +52,28 @@ class BenchIT extends BenchTrial {
   void everyCellOfTheInkTableIsDraggedWheeledAndTyped() {
     bench.hang("ink");
     List<Integer> before = bench.colour(0.62, 0.4);
-    BoundingBox cell = page.locator(".cell[data-key=redsCyan]").boundingBox();
+    BoundingBox cell = page.locator(".cell[data-key=poppyCyan]").boundingBox();
     page.mouse().move(cell.x + 20, cell.y + 12);
     page.mouse().down();
     page.mouse().move(cell.x + 20, cell.y - 40);
     page.mouse().move(cell.x + 20, cell.y - 68);
     page.mouse().up();
     bench.settle();
-    double dragged = veils().get(0).object("settings").number("redsCyan");
+    double dragged = veils().get(0).object("settings").number("poppyCyan");
     assertThat(dragged).isBetween(35.0, 45.0);
     List<Integer> after = bench.colour(0.62, 0.4);
     assertThat(after.get(0)).as("cyan takes red away").isLessThan(before.get(0) - 3);
     assertThat(after.subList(1, 3)).isEqualTo(before.subList(1, 3));
 
-    Locator yellow = page.locator(".cell[data-key=whitesYellow] input");
+    Locator yellow = page.locator(".cell[data-key=lightsYellow] input");
     yellow.fill("-12");
     yellow.press("Enter");
     yellow.press("Shift+ArrowUp");
     bench.settle();
-    assertThat(veils().get(0).object("settings").number("whitesYellow")).isEqualTo(-2);
-    page.locator(".cell[data-key=redsCyan]").dblclick();
+    assertThat(veils().get(0).object("settings").number("lightsYellow")).isEqualTo(-2);
+    page.locator(".cell[data-key=poppyCyan]").dblclick();
     bench.settle();
-    assertThat(veils().get(0).object("settings").number("redsCyan")).isZero();
+    assertThat(veils().get(0).object("settings").number("poppyCyan")).isZero();
   }
 
   @Test

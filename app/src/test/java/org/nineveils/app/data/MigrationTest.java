@@ -20,6 +20,17 @@ class MigrationTest {
   private static final String STROKES =
       "[{\"points\":[0.1,0.25],\"size\":0.08},{\"points\":[0.5,0.5,0.6,0.6],\"size\":0.1}]";
 
+  /** Names of settings as they were. */
+  private static final String NAMED =
+      """
+      {"edition":1,"veils":[\
+      {"id":"a","kind":"light","settings":{"tint":3,"shadows":12,"highlights":-8,"whites":4}},\
+      {"id":"b","kind":"ink","settings":{"redsMagenta":-26,"blacksYellow":-7}},\
+      {"id":"c","kind":"curve","settings":{"red":[[0,0],[1,1]]}},\
+      {"id":"d","kind":"tint","settings":{"monochrome":100,"aqua":-18,"magenta":10}},\
+      {"id":"e","kind":"colour","settings":{"saturation":4,"orangeSaturation":22,"yellowSaturation":22}}],\
+      "dials":[{"veil":"b","key":"redsMagenta","label":"Red","min":-60,"max":0}]}""";
+
   @TempDir Path folder;
   private final HikariDataSource source = new HikariDataSource();
   private JdbcClient db;
@@ -38,7 +49,9 @@ class MigrationTest {
         List.of(
             "insert into kit (id, name) values (1, 'Ängstlich'), (2, 'ängstlich'), (3, 'Milk' || char(8203)), (4, 'Milk')",
             "insert into section (id, kit_id, number, name, rule) values (1, 1, 1, 'Looks', 'stack-freely')",
-            "insert into effect (id, kit_id, section_id, position, name, doc) values (1, 1, 1, 1, 'E', '{}')",
+            "insert into effect (id, kit_id, section_id, position, name, doc) values (1, 1, 1, 1, 'E', '%s')"
+                .formatted(NAMED),
+            "insert into swatch (id, mark, name, doc) values (1, 'Q', 'S', '{\"kind\":\"ink\",\"settings\":{\"absolute\":40,\"neutralsCyan\":5}}')",
             "insert into photo (id, side, name, sha, width, height) values (1, 'wall', 'P', 'x', 1, 1)",
             "insert into paint (effect_id, photo_id, doc) values (1, 1, '{\"lips\":%s,\"eyes\":[]}')"
                 .formatted(STROKES),
@@ -60,6 +73,24 @@ class MigrationTest {
 
   private List<String> texts(String sql) {
     return db.sql(sql).query(String.class).list();
+  }
+
+  /** The eight hues stand elsewhere now: what was set is read off at their places. */
+  @Test
+  void settingsHaveTheirPresentNames() {
+    assertThat(texts("select doc from effect where id = 1").get(0))
+        .isEqualTo(
+            """
+            {"edition":1,"veils":[\
+            {"id":"a","kind":"light","settings":{"greenToPink":3,"deep":12,"light":-8,"lightest":4}},\
+            {"id":"b","kind":"ink","settings":{"poppyMagenta":-26,"darksYellow":-7}},\
+            {"id":"c","kind":"curve","settings":{"red":[[0,0],[1,1]]}},\
+            {"id":"d","kind":"tint","settings":{"monochrome":100,"rose":2,"leaf":-3,"jade":-18,"sky":-6,"mauve":10}},\
+            {"id":"e","kind":"colour","settings":{"saturation":4,"amberSaturation":22,"strawSaturation":22}}],\
+            "dials":[{"veil":"b","key":"poppyMagenta","label":"Red","min":-60,"max":0}]}""");
+    assertThat(texts("select doc from swatch"))
+        .containsExactly(
+            "{\"kind\":\"ink\",\"settings\":{\"alsoWhereNone\":40,\"middlesCyan\":5}}");
   }
 
   @Test

@@ -5,12 +5,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Frame;
-import org.nineveils.veil.HueShares;
+import org.nineveils.veil.HueStops;
 import org.nineveils.veil.Kernel;
 import org.nineveils.veil.NodeTable;
 import org.nineveils.veil.VeilKind;
@@ -21,15 +22,16 @@ import org.nineveils.veil.VeilKind;
  * <p>Works in Oklab (Ottosson 2020), where turning a hue or changing its strength leaves its
  * lightness as it looks. A hue is turned by rotating a and b; saturation scales them; lightness
  * goes towards white or black and takes the colour along. What belongs to which of the eight hues
- * is divided on the encoded values by {@link HueShares}: their shares overlap smoothly and sum to
- * one, and a neutral pixel has none, so bands never move greys.
+ * is divided by {@link HueStops}: their shares overlap smoothly and sum to one, and a neutral pixel
+ * has none, so bands never move greys. The lightness of a hue acts by how strong the colour is: max
+ * − min of its encoded channels.
  *
  * <p>A colour table from elsewhere, where there is one, is run first, on the encoded values; see
  * {@link ColourTable}.
  *
  * <p>Gentleness bends the response of the three settings for all colours: play around zero, some
  * colour left at full minus, detail left at full lightness. Vibrance acts by (1 − C/0.25)² of the
- * chroma C, so that strong colours are spared, and by half on orange, where skin lies.
+ * chroma C, so that strong colours are spared, and by half on amber, where skin lies.
  */
 public final class Colour implements VeilKind {
   public static final NumberSetting HUE = all("hue", "Hue", "°", -180, 180);
@@ -56,20 +58,24 @@ public final class Colour implements VeilKind {
   }
 
   private static List<NumberSetting> bands(String what, String unit, double most) {
-    return HueShares.NAMES.stream()
-        .map(
-            hue ->
-                new NumberSetting(
-                    hue.toLowerCase(Locale.ROOT) + what,
-                    what + " of " + hue.toLowerCase(Locale.ROOT) + "s",
-                    "Eight hues",
-                    unit,
-                    -most,
-                    most,
-                    1,
-                    0.0,
-                    new NumberSetting.Cell(what, hue)))
+    return IntStream.range(0, HueStops.NAMES.size())
+        .mapToObj(stop -> band(what, unit, most, stop))
         .toList();
+  }
+
+  private static NumberSetting band(String what, String unit, double most, int stop) {
+    String hue = HueStops.NAMES.get(stop);
+    String name = hue.toLowerCase(Locale.ROOT);
+    return new NumberSetting(
+        name + what,
+        what + " of " + name,
+        "Eight hues",
+        unit,
+        -most,
+        most,
+        1,
+        0.0,
+        new NumberSetting.Cell(what, hue, HueStops.degrees(stop)));
   }
 
   @Override

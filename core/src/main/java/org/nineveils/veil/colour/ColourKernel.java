@@ -8,24 +8,20 @@ import org.nineveils.colour.SrgbLoops;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
-import org.nineveils.veil.HueShares;
+import org.nineveils.veil.HueStops;
 import org.nineveils.veil.Kernel;
 
 /** Into Oklab, turn, scale, lighten, and back. */
 final class ColourKernel implements Kernel {
-  private static final float NEUTRAL = 1e-6f;
-
   /** Chroma from which vibrance leaves a colour alone. */
   private static final float STRONG = 0.25f;
 
-  /** By how much vibrance spares orange, where skin lies. */
+  /** By how much vibrance spares amber, where skin lies. */
   private static final float SKIN = 0.5f;
-
-  private static final int ORANGE = 1;
 
   /** Room for one thread: planes that bands do not have. */
   private static final ThreadLocal<float[][]> ROOM =
-      ThreadLocal.withInitial(() -> new float[6][Band.CAPACITY]);
+      ThreadLocal.withInitial(() -> new float[6 + HueStops.PLANES][Band.CAPACITY]);
 
   private final float turn;
   private final float scale;
@@ -34,7 +30,8 @@ final class ColourKernel implements Kernel {
   private final float[] bandTurns;
   private final float[] bandScales;
   private final float[] bandLightens;
-  private final float[] orange = new float[8];
+  private final float[] amber = new float[8];
+  private final boolean divided;
 
   ColourKernel(SettingValues values) {
     double gentle = values.share(Colour.GENTLE);
@@ -45,7 +42,12 @@ final class ColourKernel implements Kernel {
     bandTurns = weights(values, Colour.BAND_HUES, Math.PI / 180);
     bandScales = weights(values, Colour.BAND_SATURATIONS, 0.01);
     bandLightens = weights(values, Colour.BAND_LIGHTNESSES, 0.01);
-    orange[ORANGE] = 1;
+    amber[HueStops.AMBER] = 1;
+    divided = vibrance != 0 || isAny(bandTurns) || isAny(bandScales) || isAny(bandLightens);
+  }
+
+  private static boolean isAny(float[] weights) {
+    return !Arrays.equals(weights, new float[8]);
   }
 
   private static float[] weights(SettingValues values, List<NumberSetting> bands, double unit) {
@@ -63,13 +65,16 @@ final class ColourKernel implements Kernel {
     float[] angle = room[3];
     float[] factor = room[4];
     float[] light = room[5];
-    amounts(in, angle, factor, light, n, work);
-    SrgbLoops.decode(in.r, out.r, n);
-    SrgbLoops.decode(in.g, out.g, n);
-    SrgbLoops.decode(in.b, out.b, n);
-    Oklab.fromLinear(out.r, out.g, out.b, work, n);
+    float[][] stops = Arrays.copyOfRange(room, 6, 6 + HueStops.PLANES);
+    HueStops.toOklab(in, out, work, n);
+    if (divided) {
+      HueStops.prepare(out.g, out.b, stops, n);
+    }
+    turns(stops, angle, n);
+    scales(stops, factor, n);
+    lightens(in, stops, light, work[0], n);
     if (vibrance != 0) {
-      enliven(in, out, factor, n, work);
+      enliven(out, factor, n, stops, work[0]);
     }
     rotate(out.g, out.b, angle, work, n);
     lighten(out.r, factor, light, n);
@@ -89,56 +94,45 @@ final class ColourKernel implements Kernel {
     System.arraycopy(work[2], 0, out.b, 0, n);
   }
 
-  /** Angle, factor on chroma and lightening of every pixel, from the settings for all and bands. */
-  private void amounts(
-      Band in, float[] angle, float[] factor, float[] light, int n, float[][] work) {
-    float[] perChroma = work[2];
-    inverseChroma(in, perChroma, n);
-    sum(in, bandTurns, perChroma, angle, n, work);
-    sum(in, bandScales, perChroma, factor, n, work);
-    sum(in, bandLightens, null, light, n, work);
+  /** By what angle every pixel is turned, for all colours and for its hue. */
+  private void turns(float[][] stops, float[] angle, int n) {
+    sum(stops, bandTurns, angle, n);
     for (int i = 0; i < n; i++) {
       angle[i] += turn;
     }
+  }
+
+  /** By what its chroma is multiplied. */
+  private void scales(float[][] stops, float[] factor, int n) {
+    sum(stops, bandScales, factor, n);
     for (int i = 0; i < n; i++) {
       factor[i] = (factor[i] + 1) * scale;
+    }
+  }
+
+  /** How far it goes towards white, or below 0 black; for its hue by how strong the colour is. */
+  private void lightens(Band in, float[][] stops, float[] light, float[] strength, int n) {
+    sum(stops, bandLightens, light, n);
+    if (isAny(bandLightens)) {
+      HueStops.strength(in, strength, n);
+      multiply(light, strength, n);
     }
     for (int i = 0; i < n; i++) {
       light[i] = Math.min(1f, Math.max(-1f, light[i] + lighten));
     }
   }
 
-  private static void inverseChroma(Band in, float[] out, int n) {
-    float[] r = in.r;
-    float[] g = in.g;
-    float[] b = in.b;
-    for (int i = 0; i < n; i++) {
-      out[i] = Math.max(r[i], Math.max(g[i], b[i])) - Math.min(r[i], Math.min(g[i], b[i]));
-    }
-    for (int i = 0; i < n; i++) {
-      out[i] = 1 / Math.max(out[i], NEUTRAL);
+  private static void sum(float[][] stops, float[] weights, float[] out, int n) {
+    if (isAny(weights)) {
+      HueStops.sum(stops, weights, out, n);
+    } else {
+      Arrays.fill(out, 0, n, 0f);
     }
   }
 
-  /** Σ weight · share, per unit of chroma where {@code perChroma} is given. */
-  private static void sum(
-      Band in, float[] weights, float[] perChroma, float[] out, int n, float[][] work) {
-    Arrays.fill(out, 0, n, 0f);
-    if (Arrays.equals(weights, new float[8])) {
-      return;
-    }
-    HueShares.add(in, weights, out, n, work[0], work[1]);
-    if (perChroma != null) {
-      multiply(out, perChroma, n);
-    }
-  }
-
-  private void enliven(Band in, Band lab, float[] factor, int n, float[][] work) {
-    float[] skin = work[2];
-    inverseChroma(in, skin, n);
+  private void enliven(Band lab, float[] factor, int n, float[][] stops, float[] weak) {
     float[] share = lab.t;
-    sum(in, orange, skin, share, n, work);
-    float[] weak = work[0];
+    HueStops.sum(stops, amber, share, n);
     for (int i = 0; i < n; i++) {
       weak[i] = (float) Math.sqrt(lab.g[i] * lab.g[i] + lab.b[i] * lab.b[i]);
     }

@@ -49,7 +49,7 @@ final class Levels {
         channel.isEmpty()
             ? key
             : channel + key.substring(0, 1).toUpperCase(Locale.ROOT) + key.substring(1);
-    NumberSetting.Cell cell = new NumberSetting.Cell(row, column);
+    NumberSetting.Cell cell = new NumberSetting.Cell(row, column, null);
     return new NumberSetting(full, row + ", " + column, "Levels", "", min, max, step, start, cell);
   }
 

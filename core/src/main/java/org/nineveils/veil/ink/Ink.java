@@ -17,32 +17,40 @@ import org.nineveils.veil.VeilKind;
  * <p>Works on encoded values, where ink is what a channel lacks of white: cyan = 1 − red, magenta =
  * 1 − green, yellow = 1 − blue; black is all three together. A shift of s per cent takes {@code s ·
  * w · d} off the channel, where w is how much a pixel belongs to the family and d is the ink that
- * is there (relative), 1 (absolute), or a mixture of the two. Families, from max M, middle and min
- * m of a pixel's channels:
+ * is there, 1 (also where there is none yet), or a mixture of the two. Families, from max M, middle
+ * and min m of a pixel's channels:
  *
  * <ul>
- *   <li>reds, greens, blues: M − middle, where that channel is the largest;
- *   <li>yellows, cyans, magentas: middle − m, where the two channels are the larger ones;
- *   <li>whites: max(0, 2m − 1); blacks: max(0, 1 − 2M);
- *   <li>neutrals: 1 − |M − ½| − |m − ½|.
+ *   <li>poppy, clover, cobalt: M − middle, where red, green or blue is the largest channel;
+ *   <li>lemon, lagoon, orchid: middle − m, where red and green, green and blue, or blue and red are
+ *       the larger ones;
+ *   <li>darks: max(0, 1 − 2M); lights: max(0, 2m − 1);
+ *   <li>middles: 1 − |M − ½| − |m − ½|.
  * </ul>
  *
  * <p>A pixel outside every family that is shifted stays bit for bit as it was. These family weights
  * are common to several open-source implementations; no published standard.
  */
 public final class Ink implements VeilKind {
-  /** Names of the families, in the order of the screen. */
-  static final List<String> FAMILIES =
+  /**
+   * A family of colours, words of our own.
+   *
+   * @param hue of its patch in Oklab, degrees; null for greys
+   */
+  record Family(String name, Double hue) {}
+
+  /** Six hues in the order of the wheel, then greys from dark to light. */
+  static final List<Family> FAMILIES =
       List.of(
-          "Reds",
-          "Yellows",
-          "Greens",
-          "Cyans",
-          "Blues",
-          "Magentas",
-          "Whites",
-          "Neutrals",
-          "Blacks");
+          new Family("Poppy", 29.0),
+          new Family("Lemon", 110.0),
+          new Family("Clover", 142.0),
+          new Family("Lagoon", 195.0),
+          new Family("Cobalt", 264.0),
+          new Family("Orchid", 328.0),
+          new Family("Darks", null),
+          new Family("Middles", null),
+          new Family("Lights", null));
 
   /** Names of the inks. */
   static final List<String> INKS = List.of("Cyan", "Magenta", "Yellow", "Black");
@@ -50,23 +58,26 @@ public final class Ink implements VeilKind {
   /** Shifts by family, then ink. */
   static final List<List<NumberSetting>> SHIFTS = FAMILIES.stream().map(Ink::family).toList();
 
-  public static final NumberSetting ABSOLUTE =
-      new NumberSetting("absolute", "Absolute", "Ink", "%", 0, 100, 1, 0.0);
+  /** Otherwise a shift goes by the ink that is there. */
+  public static final NumberSetting ALSO_WHERE_NONE =
+      new NumberSetting(
+          "alsoWhereNone", "Also where there is none yet", "Ink", "%", 0, 100, 1, 0.0);
 
-  private static List<NumberSetting> family(String family) {
+  private static List<NumberSetting> family(Family family) {
+    String name = family.name().toLowerCase(Locale.ROOT);
     return INKS.stream()
         .map(
             ink ->
                 new NumberSetting(
-                    family.toLowerCase(Locale.ROOT) + ink,
-                    ink + " in " + family.toLowerCase(Locale.ROOT),
+                    name + ink,
+                    ink + " in " + name,
                     "Shifts",
                     "%",
                     -100,
                     100,
                     1,
                     0.0,
-                    new NumberSetting.Cell(ink, family)))
+                    new NumberSetting.Cell(ink, family.name(), family.hue())))
         .toList();
   }
 
@@ -82,12 +93,12 @@ public final class Ink implements VeilKind {
 
   @Override
   public String purpose() {
-    return "cyan, magenta, yellow and black in nine families of colours";
+    return "cyan, magenta, yellow and black, in six hues, darks, middles and lights";
   }
 
   @Override
   public Map<String, Object> sample() {
-    return Map.of("neutralsCyan", 25, "neutralsYellow", -20, "whitesYellow", 12);
+    return Map.of("middlesCyan", 25, "middlesYellow", -20, "lightsYellow", 12);
   }
 
   @Override
@@ -98,7 +109,7 @@ public final class Ink implements VeilKind {
         all.add(family.get(ink));
       }
     }
-    all.add(ABSOLUTE);
+    all.add(ALSO_WHERE_NONE);
     return List.copyOf(all);
   }
 
@@ -115,6 +126,6 @@ public final class Ink implements VeilKind {
   /** The way of counting alone shifts nothing. */
   @Override
   public boolean isIdentity(SettingValues values) {
-    return values.atStartBut(ABSOLUTE);
+    return values.atStartBut(ALSO_WHERE_NONE);
   }
 }

@@ -4,7 +4,6 @@ import java.util.Arrays;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
-import org.nineveils.veil.HueShares;
 import org.nineveils.veil.Kernel;
 
 /**
@@ -17,7 +16,7 @@ final class InkKernel implements Kernel {
   /** Shift of a family for red, green and blue: its own ink and black together. */
   private final float[][] shifts = new float[FAMILIES][3];
 
-  private final float absolute;
+  private final float alsoWhereNone;
 
   InkKernel(SettingValues values) {
     for (int f = 0; f < FAMILIES; f++) {
@@ -27,7 +26,7 @@ final class InkKernel implements Kernel {
         shifts[f][c] = (float) (values.share(family.get(c)) + values.share(black));
       }
     }
-    absolute = (float) values.share(Ink.ABSOLUTE);
+    alsoWhereNone = (float) values.share(Ink.ALSO_WHERE_NONE);
   }
 
   @Override
@@ -52,31 +51,31 @@ final class InkKernel implements Kernel {
   /** How much each pixel belongs to a family, in the order of {@link Ink#FAMILIES}. */
   private static void weight(int family, Band in, float[] w, float[] work, int n) {
     switch (family) {
-      case 0 -> HueShares.primary(in.r, in.g, in.b, w, n);
-      case 1 -> HueShares.secondary(in.r, in.g, in.b, w, n);
-      case 2 -> HueShares.primary(in.g, in.r, in.b, w, n);
-      case 3 -> HueShares.secondary(in.g, in.b, in.r, w, n);
-      case 4 -> HueShares.primary(in.b, in.r, in.g, w, n);
-      case 5 -> HueShares.secondary(in.r, in.b, in.g, w, n);
-      case 6 -> whites(in.r, in.g, in.b, w, n);
-      case 7 -> neutrals(in.r, in.g, in.b, w, work, n);
-      default -> blacks(in.r, in.g, in.b, w, n);
+      case 0 -> HueParts.primary(in.r, in.g, in.b, w, n);
+      case 1 -> HueParts.secondary(in.r, in.g, in.b, w, n);
+      case 2 -> HueParts.primary(in.g, in.r, in.b, w, n);
+      case 3 -> HueParts.secondary(in.g, in.b, in.r, w, n);
+      case 4 -> HueParts.primary(in.b, in.r, in.g, w, n);
+      case 5 -> HueParts.secondary(in.r, in.b, in.g, w, n);
+      case 6 -> darks(in.r, in.g, in.b, w, n);
+      case 7 -> middles(in.r, in.g, in.b, w, work, n);
+      default -> lights(in.r, in.g, in.b, w, n);
     }
   }
 
-  private static void whites(float[] r, float[] g, float[] b, float[] w, int n) {
+  private static void lights(float[] r, float[] g, float[] b, float[] w, int n) {
     for (int i = 0; i < n; i++) {
       w[i] = Math.max(0f, 2 * Math.min(r[i], Math.min(g[i], b[i])) - 1);
     }
   }
 
-  private static void blacks(float[] r, float[] g, float[] b, float[] w, int n) {
+  private static void darks(float[] r, float[] g, float[] b, float[] w, int n) {
     for (int i = 0; i < n; i++) {
       w[i] = Math.max(0f, 1 - 2 * Math.max(r[i], Math.max(g[i], b[i])));
     }
   }
 
-  private static void neutrals(float[] r, float[] g, float[] b, float[] w, float[] work, int n) {
+  private static void middles(float[] r, float[] g, float[] b, float[] w, float[] work, int n) {
     for (int i = 0; i < n; i++) {
       work[i] = Math.abs(Math.max(r[i], Math.max(g[i], b[i])) - 0.5f);
     }
@@ -92,7 +91,7 @@ final class InkKernel implements Kernel {
   }
 
   private void take(float[] in, float[] sum, float[] out, int n) {
-    float m = absolute;
+    float m = alsoWhereNone;
     for (int i = 0; i < n; i++) {
       out[i] = in[i] - sum[i] * ((1 - m) * (1 - in[i]) + m);
     }

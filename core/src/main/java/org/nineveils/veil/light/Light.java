@@ -35,14 +35,14 @@ public final class Light implements VeilKind {
       new NumberSetting("shoulder", "Soft shoulder", "Light", "%", 0, 100, 1, 0.0);
   public static final NumberSetting TEMPERATURE =
       new NumberSetting("temperature", "Temperature", "White balance", "mired", -200, 200, 1, 0.0);
-  public static final NumberSetting TINT =
-      new NumberSetting("tint", "Green to pink", "White balance", "", -100, 100, 1, 0.0);
+  public static final NumberSetting GREEN_TO_PINK =
+      new NumberSetting("greenToPink", "Green to pink", "White balance", "", -100, 100, 1, 0.0);
   public static final NumberSetting BRIGHTNESS = tones("brightness", "Brightness", "Light");
   public static final NumberSetting CONTRAST = tones("contrast", "Contrast", "Light");
-  public static final NumberSetting HIGHLIGHTS = tones("highlights", "Highlights", "Tones");
-  public static final NumberSetting SHADOWS = tones("shadows", "Shadows", "Tones");
-  public static final NumberSetting WHITES = tones("whites", "Whites", "Tones");
-  public static final NumberSetting BLACKS = tones("blacks", "Blacks", "Tones");
+  public static final NumberSetting DEEPEST = tones("deepest", "Deepest tones", "Tones");
+  public static final NumberSetting DEEP = tones("deep", "Deep tones", "Tones");
+  public static final NumberSetting LIGHT = tones("light", "Light tones", "Tones");
+  public static final NumberSetting LIGHTEST = tones("lightest", "Lightest tones", "Tones");
 
   /**
    * Light that a photo was taken under while the camera was set for daylight: the shift that makes
@@ -59,11 +59,11 @@ public final class Light implements VeilKind {
 
   private static StartingPoint source(String label, double mired, double tint) {
     return new StartingPoint(
-        "White balance", label, Map.of(TEMPERATURE.key(), mired, TINT.key(), tint));
+        "White balance", label, Map.of(TEMPERATURE.key(), mired, GREEN_TO_PINK.key(), tint));
   }
 
   private static final double NEUTRAL_KELVIN = 6504;
-  private static final double UV_PER_TINT = 0.0004;
+  private static final double UV_PER_GREEN_TO_PINK = 0.0004;
 
   private static NumberSetting tones(String key, String label, String group) {
     return new NumberSetting(key, label, group, "%", -100, 100, 1, 0.0);
@@ -96,12 +96,12 @@ public final class Light implements VeilKind {
         SHOULDER,
         BRIGHTNESS,
         CONTRAST,
-        HIGHLIGHTS,
-        SHADOWS,
-        WHITES,
-        BLACKS,
+        DEEPEST,
+        DEEP,
+        LIGHT,
+        LIGHTEST,
         TEMPERATURE,
-        TINT);
+        GREEN_TO_PINK);
   }
 
   @Override
@@ -124,7 +124,9 @@ public final class Light implements VeilKind {
    */
   @Override
   public boolean isPerChannel(SettingValues values) {
-    return values.number(TEMPERATURE) == 0 && values.number(TINT) == 0 && shoulder(values) == null;
+    return values.number(TEMPERATURE) == 0
+        && values.number(GREEN_TO_PINK) == 0
+        && shoulder(values) == null;
   }
 
   private static Shoulder shoulder(SettingValues values) {
@@ -141,7 +143,7 @@ public final class Light implements VeilKind {
   static Matrix3 linear(SettingValues values) {
     double gain = Math.pow(2, values.number(EXPOSURE));
     double temperature = values.number(TEMPERATURE);
-    double tint = values.number(TINT);
+    double tint = values.number(GREEN_TO_PINK);
     if (temperature == 0 && tint == 0) {
       return Matrix3.diagonal(gain, gain, gain);
     }
@@ -174,7 +176,7 @@ public final class Light implements VeilKind {
     double du = ahead.u() - moved.u();
     double dv = ahead.v() - moved.v();
     double length = Math.hypot(du, dv);
-    double across = tint * UV_PER_TINT / length;
+    double across = tint * UV_PER_GREEN_TO_PINK / length;
     return Chromaticity.ofUv(
         Chromaticity.D65.u() + moved.u() - neutral.u() + dv * across,
         Chromaticity.D65.v() + moved.v() - neutral.v() - du * across);
@@ -183,10 +185,10 @@ public final class Light implements VeilKind {
   /** All that is done to encoded tones, as one function; null where nothing is. */
   static DoubleUnaryOperator tones(SettingValues values) {
     DoubleUnaryOperator all = null;
-    all = then(all, values.share(WHITES), ToneRanges::whites);
-    all = then(all, values.share(BLACKS), ToneRanges::blacks);
-    all = then(all, values.share(HIGHLIGHTS), ToneRanges::highlights);
-    all = then(all, values.share(SHADOWS), ToneRanges::shadows);
+    all = then(all, values.share(LIGHTEST), ToneRanges::lightest);
+    all = then(all, values.share(DEEPEST), ToneRanges::deepest);
+    all = then(all, values.share(LIGHT), ToneRanges::light);
+    all = then(all, values.share(DEEP), ToneRanges::deep);
     all = then(all, values.share(BRIGHTNESS), ToneRanges::brightness);
     return then(all, values.share(CONTRAST), ToneRanges::contrast);
   }

@@ -11,12 +11,10 @@ final class ToneRanges {
   /** A part of the tone scale that white and black points move at full amount. */
   private static final double ENDS = 0.25;
 
-  /**
-   * Strength towards the middle: shadows up, highlights down. The order of tones allows below 4.
-   */
+  /** Strength towards the middle: deep up, light down. The order of tones allows below 4. */
   private static final double OPENING = 2;
 
-  /** Strength towards the ends: shadows down, highlights up. The order of tones allows below 1. */
+  /** Strength towards the ends: deep down, light up. The order of tones allows below 1. */
   private static final double CLOSING = 0.9;
 
   private ToneRanges() {}
@@ -31,24 +29,24 @@ final class ToneRanges {
    * Dark tones: u + k · amount · u (1 − u)³, whose bump is at one quarter. Its slope lies between 1
    * − k/4 and 1 + k for positive amounts and above 1 − k for negative ones.
    */
-  static DoubleUnaryOperator shadows(double amount) {
+  static DoubleUnaryOperator deep(double amount) {
     double k = amount * (amount > 0 ? OPENING : CLOSING);
     return u -> u + k * u * cube(1 - u);
   }
 
-  /** Light tones: {@link #shadows} seen from white. */
-  static DoubleUnaryOperator highlights(double amount) {
-    return mirrored(shadows(-amount));
+  /** Light tones: {@link #deep} seen from white. */
+  static DoubleUnaryOperator light(double amount) {
+    return mirrored(deep(-amount));
   }
 
   /** The darkest tones: u + ¼ · amount · (1 − u)⁴; lifted or pressed into black. */
-  static DoubleUnaryOperator blacks(double amount) {
+  static DoubleUnaryOperator deepest(double amount) {
     return u -> limit(u + ENDS * amount * cube(1 - u) * (1 - u));
   }
 
-  /** The lightest tones: {@link #blacks} seen from white. */
-  static DoubleUnaryOperator whites(double amount) {
-    return mirrored(blacks(-amount));
+  /** The lightest tones: {@link #deepest} seen from white. */
+  static DoubleUnaryOperator lightest(double amount) {
+    return mirrored(deepest(-amount));
   }
 
   /**

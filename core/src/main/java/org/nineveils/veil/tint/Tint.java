@@ -4,11 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Frame;
-import org.nineveils.veil.HueShares;
+import org.nineveils.veil.HueStops;
 import org.nineveils.veil.Kernel;
 import org.nineveils.veil.StartingPoint;
 import org.nineveils.veil.VeilKind;
@@ -17,28 +18,28 @@ import org.nineveils.veil.VeilKind;
  * Monochrome by hue weights, then one colour over all tones, then one for shadows and one for
  * lights.
  *
- * <p>Works on sRGB-encoded values. Monochrome: grey = luma + Σ weight · share, where luma has the
- * weights of ITU-R BT.709 and the shares are those of {@link HueShares}; neutral pixels therefore
- * never move, and an amount below 100 % leaves part of the colour. Colourise: hue and saturation
- * are replaced in HSL (CSS Color Module Level 4, section 7), lightness is kept and shifted towards
- * black or white. Two-way tint: the offsets of a hue in HSL are added, those of the shadows by 1 −
- * t and those of the lights by t, where t = 3u² − 2u³ and u is HSL lightness moved by half the
- * balance.
+ * <p>Works on sRGB-encoded values. Monochrome: grey = luma + (max − min) · Σ weight · share, where
+ * luma has the weights of ITU-R BT.709, max and min are the pixel's largest and smallest channel
+ * and the shares are those of {@link HueStops}; neutral pixels therefore never move, and an amount
+ * below 100 % leaves part of the colour. Colourise: hue and saturation are replaced in HSL (CSS
+ * Color Module Level 4, section 7), lightness is kept and shifted towards black or white. Two-way
+ * tint: the offsets of a hue in HSL are added, those of the shadows by 1 − t and those of the
+ * lights by t, where t = 3u² − 2u³ and u is HSL lightness moved by half the balance.
  */
 public final class Tint implements VeilKind {
   public static final NumberSetting MONOCHROME =
       new NumberSetting("monochrome", "Amount", "Monochrome", "%", 0, 100, 1, 0.0);
 
-  /** Weights of the eight hues, in the order of {@link HueShares#NAMES}. */
+  /** Weights of the eight hues, in the order of {@link HueStops#NAMES}. */
   public static final List<NumberSetting> WEIGHTS =
-      HueShares.NAMES.stream().map(Tint::weight).toList();
+      IntStream.range(0, HueStops.NAMES.size()).mapToObj(Tint::weight).toList();
 
   public static final NumberSetting COLOURISE =
       new NumberSetting("colourise", "Amount", "Colourise", "%", 0, 100, 1, 0.0);
   public static final NumberSetting HUE =
-      new NumberSetting("hue", "Hue", "Colourise", "°", 0, 360, 1, 33.0);
+      new NumberSetting("hue", "Hue", "Colourise", "°", 0, 360, 1, 28.0);
   public static final NumberSetting SATURATION =
-      new NumberSetting("saturation", "Saturation", "Colourise", "%", 0, 100, 1, 12.0);
+      new NumberSetting("saturation", "Saturation", "Colourise", "%", 0, 100, 1, 17.0);
   public static final NumberSetting LIGHTNESS =
       new NumberSetting("lightness", "Lightness", "Colourise", "%", -100, 100, 1, 0.0);
 
@@ -53,17 +54,18 @@ public final class Tint implements VeilKind {
   public static final NumberSetting BALANCE =
       new NumberSetting("balance", "Balance", "Two-way tint", "%", -100, 100, 1, 0.0);
 
-  private static NumberSetting weight(String hue) {
+  private static NumberSetting weight(int stop) {
+    String hue = HueStops.NAMES.get(stop);
     return new NumberSetting(
         hue.toLowerCase(Locale.ROOT),
-        hue + "s",
+        hue,
         "Brightness of each hue",
         "%",
         -100,
         100,
         1,
         0.0,
-        new NumberSetting.Cell("Brightness", hue));
+        new NumberSetting.Cell("Brightness", hue, HueStops.degrees(stop)));
   }
 
   @Override
@@ -96,14 +98,11 @@ public final class Tint implements VeilKind {
     return List.copyOf(all);
   }
 
-  /**
-   * Tones of the darkroom to begin with. Sepia by the common practice of a hue of about 33°, a
-   * saturation of 12 % and a lightness of +7 (no published source); the others chosen by eye.
-   */
+  /** Tones of the darkroom to begin with, chosen by eye. */
   @Override
   public List<StartingPoint> startingPoints() {
     return List.of(
-        toned("Sepia", 33, 12, 7), toned("Selenium", 330, 7, -3), toned("Cold blue", 216, 12, 0));
+        toned("Sepia", 28, 17, 4), toned("Selenium", 322, 9, -4), toned("Cold blue", 208, 14, 0));
   }
 
   private static StartingPoint toned(String label, double hue, double saturation, double light) {

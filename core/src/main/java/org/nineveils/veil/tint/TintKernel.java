@@ -5,11 +5,15 @@ import org.nineveils.colour.Hsl;
 import org.nineveils.colour.Luma;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Band;
-import org.nineveils.veil.HueShares;
+import org.nineveils.veil.HueStops;
 import org.nineveils.veil.Kernel;
 
 /** Monochrome, colourise, two-way tint; each is left out at amount 0. */
 final class TintKernel implements Kernel {
+  /** Room for one thread: what the division among hues needs. */
+  private static final ThreadLocal<float[][]> ROOM =
+      ThreadLocal.withInitial(() -> new float[HueStops.PLANES + 4][Band.CAPACITY]);
+
   private final float mono;
   private final float[] w = new float[8];
   private final boolean weighted;
@@ -61,16 +65,32 @@ final class TintKernel implements Kernel {
     return k;
   }
 
-  /** Grey by weights into {@code out}; {@code work} is overwritten. */
+  /** Grey by weights into {@code out}; all of {@code work} is overwritten. */
   private void monochrome(Band in, Band out, int n, Band work) {
     float[] grey = work.t;
     Luma.run(in.r, in.g, in.b, grey, n);
     if (weighted) {
-      HueShares.add(in, w, grey, n, work.r, work.g);
+      weigh(in, grey, n, work);
     }
     mix(in.r, grey, out.r, n);
     mix(in.g, grey, out.g, n);
     mix(in.b, grey, out.b, n);
+  }
+
+  /** Adds strength · Σ weight · share. */
+  private void weigh(Band in, float[] grey, int n, Band lab) {
+    float[][] room = ROOM.get();
+    float[][] stops = Arrays.copyOf(room, HueStops.PLANES);
+    float[][] work = Arrays.copyOfRange(room, HueStops.PLANES, HueStops.PLANES + 3);
+    float[] sum = room[HueStops.PLANES + 3];
+    HueStops.toOklab(in, lab, work, n);
+    HueStops.prepare(lab.g, lab.b, stops, n);
+    HueStops.sum(stops, w, sum, n);
+    float[] strength = work[0];
+    HueStops.strength(in, strength, n);
+    for (int i = 0; i < n; i++) {
+      grey[i] += strength[i] * sum[i];
+    }
   }
 
   private void mix(float[] in, float[] grey, float[] out, int n) {

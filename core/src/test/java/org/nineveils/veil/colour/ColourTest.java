@@ -10,11 +10,12 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.colour.Oklab;
 import org.nineveils.colour.Srgb;
 import org.nineveils.picture.Picture;
 import org.nineveils.testing.Pictures;
-import org.nineveils.veil.HueShares;
+import org.nineveils.veil.HueStops;
 
 class ColourTest {
   private static Picture coloured(Picture picture, Map<String, ?> settings) {
@@ -113,22 +114,48 @@ class ColourTest {
     return lch(coloured(p, Map.of(setting, 60)))[1] / lch(p)[1];
   }
 
-  @Test
-  void aBandMovesItsOwnHueInFullAndTheOppositeHueNotAtAll() {
-    Picture red = Pictures.flat(1, 1, 0.6, 0.4, 0.4);
-    Picture aqua = Pictures.flat(1, 1, 0.4, 0.6, 0.6);
-    Map<String, Integer> grey = Map.of("redSaturation", -100);
-    assertThat(lch(coloured(red, grey))[1]).isLessThan(1e-4);
-    assertThat(Pictures.farthest(aqua, coloured(aqua, grey))).isLessThan(2e-5);
-    double turned = lch(coloured(aqua, Map.of("aquaHue", 30)))[2] - lch(aqua)[2];
-    assertThat(turned).isCloseTo(30, within(0.5));
+  /**
+   * Patches at the stops, 15° and every 45° from there, L 0.7 and C 0.06, by the closed form of
+   * Oklab (Ottosson 2020).
+   */
+  @ParameterizedTest
+  @ValueSource(ints = {0, 1, 2, 3, 4, 5, 6, 7})
+  void aBandMovesItsOwnHueInFullAndThoseBeyondItsNeighboursNotAtAll(int stop) {
+    String name = HueStops.NAMES.get(stop).toLowerCase(Locale.ROOT);
+    Picture own = atHue(15 + 45 * stop);
+    assertThat(lch(coloured(own, Map.of(name + "Saturation", -100)))[1]).isLessThan(1e-3);
+    double turned = lch(coloured(own, Map.of(name + "Hue", 30)))[2] - lch(own)[2];
+    assertThat((turned + 360) % 360).isCloseTo(30, within(0.5));
+    for (int away = 45; away <= 315; away += 45) {
+      Picture other = atHue(15 + 45 * stop + away);
+      assertThat(Pictures.farthest(other, coloured(other, Map.of(name + "Saturation", -100))))
+          .as("%s on a hue %d° away", name, away)
+          .isLessThan(2e-4);
+    }
+    double halfWay = lch(coloured(atHue(37.5 + 45 * stop), Map.of(name + "Saturation", -100)))[1];
+    assertThat(halfWay).as("shared with the next").isCloseTo(0.03, within(5e-4));
+  }
+
+  /** A colour of L 0.7 and C 0.06. */
+  private static Picture atHue(double degrees) {
+    double a = 0.06 * Math.cos(Math.toRadians(degrees));
+    double b = 0.06 * Math.sin(Math.toRadians(degrees));
+    double l = Math.pow(0.7 + 0.3963377774 * a + 0.2158037573 * b, 3);
+    double m = Math.pow(0.7 - 0.1055613458 * a - 0.0638541728 * b, 3);
+    double s = Math.pow(0.7 - 0.0894841775 * a - 1.291485548 * b, 3);
+    return Pictures.flat(
+        1,
+        1,
+        Srgb.encode(4.0767416621 * l - 3.3077115913 * m + 0.2309699292 * s),
+        Srgb.encode(-1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s),
+        Srgb.encode(-0.0041960863 * l - 0.7034186147 * m + 1.707614701 * s));
   }
 
   /** Eight smooth overlapping weights that sum to one: all bands alike are the setting for all. */
   @Test
   void allBandsTogetherAreTheSettingForAllColours() {
     Map<String, Object> bands = new HashMap<>();
-    for (String hue : HueShares.NAMES) {
+    for (String hue : HueStops.NAMES) {
       bands.put(hue.toLowerCase(Locale.ROOT) + "Saturation", -40);
       bands.put(hue.toLowerCase(Locale.ROOT) + "Hue", 25);
     }
@@ -145,7 +172,7 @@ class ColourTest {
         coloured(
             ramp,
             Map.of(
-                "hue", 90, "saturation", 100, "vibrance", 100, "redHue", 60, "greenLightness", 80));
+                "hue", 90, "saturation", 100, "vibrance", 100, "roseHue", 60, "leafLightness", 80));
     assertThat(Pictures.farthest(ramp, out)).isLessThan(1e-4);
   }
 

@@ -59,8 +59,7 @@ class LightTest {
   @Test
   void noMixOfToneSettingsReversesTheOrderOfTones() {
     Random random = new Random(31);
-    List<String> keys =
-        List.of("brightness", "contrast", "highlights", "shadows", "whites", "blacks");
+    List<String> keys = List.of("brightness", "contrast", "deepest", "deep", "light", "lightest");
     for (int round = 0; round < 120; round++) {
       Map<String, Object> settings = new HashMap<>();
       for (String key : keys) {
@@ -76,10 +75,10 @@ class LightTest {
 
   @ParameterizedTest
   @CsvSource({
-    "shadows, 0.2, 0.9",
-    "highlights, 0.8, 0.1",
-    "blacks, 0.05, 0.95",
-    "whites, 0.95, 0.05",
+    "deep, 0.2, 0.9",
+    "light, 0.8, 0.1",
+    "deepest, 0.05, 0.95",
+    "lightest, 0.95, 0.05",
   })
   void aToneRangeMovesItsOwnTonesMost(String range, double own, double far) {
     for (int amount : new int[] {-60, 60}) {
@@ -179,7 +178,7 @@ class LightTest {
       float[] red = new float[3];
       float[] blue = new float[3];
       for (int t = -1; t <= 1; t++) {
-        Picture lit = lit(grey, Map.of("temperature", t, "tint", tint));
+        Picture lit = lit(grey, Map.of("temperature", t, "greenToPink", tint));
         red[t + 1] = lit.r()[0];
         blue[t + 1] = lit.b()[0];
       }
@@ -202,7 +201,7 @@ class LightTest {
     Picture grey = Pictures.flat(1, 1, 0.5, 0.5, 0.5);
     Picture warm = lit(grey, Map.of("temperature", 30));
     Picture cool = lit(grey, Map.of("temperature", -30));
-    Picture pink = lit(grey, Map.of("tint", 40));
+    Picture pink = lit(grey, Map.of("greenToPink", 40));
     assertThat(warm.r()[0]).isGreaterThan(warm.b()[0]);
     assertThat(cool.b()[0]).isGreaterThan(cool.r()[0]);
     assertThat(pink.g()[0]).isLessThan(pink.r()[0]).isLessThan(pink.b()[0]);
@@ -213,7 +212,7 @@ class LightTest {
     double[] white =
         Light.linear(
                 org.nineveils.setting.SettingValues.parse(
-                    new Light().settings(), Map.of("temperature", 45, "tint", -20)))
+                    new Light().settings(), Map.of("temperature", 45, "greenToPink", -20)))
             .apply(1, 1, 1);
     double[] xyz = Srgb.toXyz().apply(white[0], white[1], white[2]);
     assertThat(xyz[1]).isCloseTo(1, within(1e-3));
@@ -254,8 +253,8 @@ class LightTest {
   @Test
   void coolerTakesWarmerBack() {
     Picture grey = Pictures.flat(1, 1, 0.5, 0.45, 0.4);
-    Picture there = lit(grey, Map.of("temperature", 40, "tint", 10));
-    Picture back = lit(there, Map.of("temperature", -40, "tint", -10));
+    Picture there = lit(grey, Map.of("temperature", 40, "greenToPink", 10));
+    Picture back = lit(there, Map.of("temperature", -40, "greenToPink", -10));
     assertThat(Pictures.farthest(grey, back)).isLessThan(2e-3); // luminance is kept both ways
   }
 }
