@@ -78,6 +78,7 @@ export function ruleEditor({ kinds, most, guards }, on) {
       editors[index].set(setting.key, made);
       box.append(made.element);
     }
+    if (kind.caution) box.append(cautious(kind.caution));
     return box;
   }
 
@@ -99,6 +100,7 @@ export function ruleEditor({ kinds, most, guards }, on) {
     const off = adderColumn("Keep it off");
     for (const guard of guards) {
       off.append(button(guard.label, false, () => on.change(withRule(mask, guard.rule), `guard of ${guard.label.toLowerCase()}`)));
+      if (guard.caution) off.append(cautious(`${guard.label}: ${guard.caution}`));
     }
     box.append(own, off);
     return box;
@@ -112,6 +114,10 @@ export function ruleEditor({ kinds, most, guards }, on) {
       for (const range of ranges) range?.tones(next);
     },
   };
+}
+
+function cautious(text) {
+  return Object.assign(document.createElement("p"), { className: "rule-caution", textContent: text });
 }
 
 function adderColumn(title) {

@@ -59,6 +59,7 @@ public final class KindsJson {
                 Json.object(
                     "id", kind.id(),
                     "label", kind.label(),
+                    "caution", kind.caution(),
                     "settings", kind.settings().stream().map(KindsJson::setting).toList(),
                     "handles", kind.handles().stream().map(KindsJson::handle).toList()))
         .toList();
@@ -72,7 +73,12 @@ public final class KindsJson {
   /** Rules that keep a veil off something, ready made. */
   public static List<Map<String, Object>> guards() {
     return Guard.ALL.stream()
-        .map(guard -> Json.object("label", guard.label(), "rule", MaskJson.rule(guard.rule())))
+        .map(
+            guard ->
+                Json.object(
+                    "label", guard.label(),
+                    "caution", guard.rule().kind().caution(),
+                    "rule", MaskJson.rule(guard.rule())))
         .toList();
   }
 

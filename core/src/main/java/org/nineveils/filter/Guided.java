@@ -1,5 +1,6 @@
 package org.nineveils.filter;
 
+import java.util.stream.IntStream;
 import org.nineveils.picture.Area;
 
 /**
@@ -83,6 +84,30 @@ public final class Guided {
       for (int i = 0; i < n; i++) {
         out[i] += slopes[i] * guide[i];
       }
+    }
+
+    /**
+     * The filtered values of an area, kept within 0…1.
+     *
+     * @param guide holds the area
+     */
+    public float[] over(Plane guide, Area area) {
+      float[] out = new float[area.pixels()];
+      IntStream.range(0, area.height())
+          .parallel()
+          .forEach(
+              row -> {
+                int n = area.width();
+                float[] own = new float[n];
+                float[] line = new float[n];
+                int y = area.y() + row;
+                System.arraycopy(guide.values(), guide.index(area.x(), y), own, 0, n);
+                run(own, area.x(), y, n, line, new float[n], new float[n + Field.SLACK]);
+                for (int i = 0; i < n; i++) {
+                  out[row * n + i] = Math.min(1f, Math.max(0f, line[i]));
+                }
+              });
+      return out;
     }
   }
 

@@ -1,12 +1,14 @@
 package org.nineveils.mask;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 
-/** What the rules of a mask select on a photo. */
+/**
+ * What the rules of a mask select on a photo. Rules that look at the photo are decided on the small
+ * one and brought onto the photo along its edges; rules of place alone are worked out as they are.
+ */
 final class RuleBase {
   private RuleBase() {}
 
@@ -18,32 +20,44 @@ final class RuleBase {
    * @return width · height of the area, 0…1
    */
   static float[] of(List<Rule> rules, Picture plain, Area area) {
-    float[][] planes = {plain.r(), plain.g(), plain.b()};
-    List<RuleKind.Weigher> weighers = new ArrayList<>();
-    for (Rule rule : rules) {
-      weighers.add(rule.kind().prepare(rule.values(), plain.width(), plain.height()));
+    Picture small = SmallPhoto.of(plain);
+    boolean looks = rules.stream().anyMatch(rule -> rule.kind().looksAtPhoto());
+    boolean larger = small.width() != plain.width();
+    Refined refined = looks && larger ? new Refined(plain, small, area) : null;
+    float[] mask = new float[area.pixels()];
+    for (int k = 0; k < rules.size(); k++) {
+      Rule rule = rules.get(k);
+      float[] weights;
+      if (rule.kind().looksAtPhoto() && larger) {
+        weights = refined.weights(weights(rule, small, small.area()), small);
+      } else {
+        weights = weights(rule, plain, area);
+      }
+      join(rule, k == 0, weights, mask);
     }
-    float[] mask = new float[area.width() * area.height()];
+    return mask;
+  }
+
+  private static float[] weights(Rule rule, Picture photo, Area area) {
+    float[][] planes = {photo.r(), photo.g(), photo.b()};
+    RuleKind.Weigher weigher = rule.kind().prepare(rule.values(), photo.width(), photo.height());
+    float[] out = new float[area.pixels()];
     IntStream.range(0, area.height())
         .parallel()
         .forEach(
             row -> {
               int y = area.y() + row;
-              int from = y * plain.width() + area.x();
-              float[] weight = new float[area.width()];
-              for (int k = 0; k < rules.size(); k++) {
-                weighers.get(k).weigh(planes, from, weight.length, area.x(), y, weight, 0);
-                join(rules.get(k), k == 0, weight, mask, row * area.width());
-              }
+              int from = y * photo.width() + area.x();
+              weigher.weigh(planes, from, area.width(), area.x(), y, out, row * area.width());
             });
-    return mask;
+    return out;
   }
 
-  private static void join(Rule rule, boolean first, float[] weight, float[] mask, int at) {
+  private static void join(Rule rule, boolean first, float[] weights, float[] mask) {
     float amount = (float) rule.values().share(RuleKind.AMOUNT);
-    for (int i = 0; i < weight.length; i++) {
-      float w = (rule.inverted() ? 1 - weight[i] : weight[i]) * amount;
-      mask[at + i] = first ? w : rule.join().put(mask[at + i], w);
+    for (int i = 0; i < weights.length; i++) {
+      float w = (rule.inverted() ? 1 - weights[i] : weights[i]) * amount;
+      mask[i] = first ? w : rule.join().put(mask[i], w);
     }
   }
 }

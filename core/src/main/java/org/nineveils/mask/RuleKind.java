@@ -20,12 +20,25 @@ public interface RuleKind {
   /** Name on screens. */
   String label();
 
+  /** What it takes besides what it is for, in one sentence; empty for most sorts. */
+  default String caution() {
+    return "";
+  }
+
   /** Descriptors of its settings, {@link #AMOUNT} last. */
   List<Setting<?>> settings();
 
   /** Settings that are set on the picture itself; none for most sorts. */
   default List<Handle> handles() {
     return List.of();
+  }
+
+  /**
+   * Whether it goes by what the photo shows, and not by place alone. Then it is decided on the
+   * small photo; see {@link SmallPhoto}.
+   */
+  default boolean looksAtPhoto() {
+    return true;
   }
 
   /**

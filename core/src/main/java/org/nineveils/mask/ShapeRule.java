@@ -48,6 +48,11 @@ final class ShapeRule implements RuleKind {
   }
 
   @Override
+  public boolean looksAtPhoto() {
+    return false;
+  }
+
+  @Override
   public Weigher prepare(SettingValues v, int width, int height) {
     float longSide = Math.max(width, height);
     float cx = (float) (width * v.share(X));
