@@ -11,8 +11,8 @@ import org.nineveils.setting.SettingValues;
  *
  * <p>From light to deep, skin differs in lightness far more than in hue angle, and deeper skin is
  * redder (common practice, no published source). So the highest hue angle rises with lightness: h −
- * 0.27 · (L − 55) is at most hue + range. Below it, hair, wood and cream cloth are yellower. The
- * lowest is hue − 1.5 · range, whatever the lightness; clothes in brick and rust are redder. The
+ * 0.27 · (L − 55) is at most hue + range. Above it, hair, wood and cream cloth are yellower. The
+ * lowest is hue − 1.3 · range, whatever the lightness; clothes in brick and rust are redder. The
  * chroma that is needed is less in the deepest tones, by L / 25, and towards white, by (100 − L) /
  * 15; a yellower colour needs more. The product of all these counts from 0.18 on, from 0.44 on
  * wholly. The start values are set on the regions of the computer-made test photos. Where the light

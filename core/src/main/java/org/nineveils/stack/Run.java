@@ -9,6 +9,7 @@ import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
 import org.nineveils.veil.AreaKernel;
+import org.nineveils.veil.Around;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Kernel;
@@ -120,9 +121,7 @@ final class Run {
         .parallel()
         .forEach(
             y -> {
-              if (manner.cancel().isCancelled()) {
-                throw new Cancelled();
-              }
+              checkCancel();
               row(in, steps, y, out);
             });
     return out;
@@ -220,7 +219,7 @@ final class Run {
 
   private Kernel kernel(PreparedItem prepared, int index, Part in, Area area) {
     if (prepared.adjustment() instanceof AreaKernel k) {
-      return k.over(in, area, overview(index));
+      return k.over(in, area, around(index));
     }
     return (Kernel) prepared.adjustment();
   }
@@ -231,13 +230,26 @@ final class Run {
         : manner.masks().coverage(item.mask(), item.paint(), source, area);
   }
 
-  /** The whole picture below an item, small. */
-  private Supplier<Picture> overview(int index) {
-    return () -> {
-      if (overviews == null) {
-        overviews = new Overviews(source, items, manner);
+  private Around around(int index) {
+    return new Around() {
+      @Override
+      public Picture overview() {
+        if (overviews == null) {
+          overviews = new Overviews(source, items, manner);
+        }
+        return overviews.below(index);
       }
-      return overviews.below(index);
+
+      @Override
+      public void carryOn() {
+        checkCancel();
+      }
     };
+  }
+
+  private void checkCancel() {
+    if (manner.cancel().isCancelled()) {
+      throw new Cancelled();
+    }
   }
 }

@@ -1,9 +1,7 @@
 package org.nineveils.veil;
 
-import java.util.function.Supplier;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
-import org.nineveils.picture.Picture;
 
 /**
  * The maths of a veil that looks at the neighbourhood of each pixel. It looks once over the part of
@@ -25,9 +23,9 @@ public non-sealed interface AreaKernel extends Adjustment {
    * @param in what lies below the veil: the wanted area with the reach around it, on the grid, as
    *     far as the picture goes; not changed, kept by the kernel as long as it is used
    * @param wanted pixels that the kernel will be asked for
-   * @param overview gives the whole picture below the veil, small
+   * @param around what else it may ask for
    */
-  Kernel over(Part in, Area wanted, Supplier<Picture> overview);
+  Kernel over(Part in, Area wanted, Around around);
 
   /** Whether it asks for the overview, so that a change anywhere may change it everywhere. */
   default boolean looksAtWhole() {

@@ -1,7 +1,6 @@
 package org.nineveils.veil;
 
 import java.util.List;
-import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
@@ -45,7 +44,7 @@ public final class Chain implements AreaKernel {
   }
 
   @Override
-  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+  public Kernel over(Part in, Area wanted, Around around) {
     Area[] areas = new Area[links.size()]; // what each link has to make
     Area area = wanted;
     for (int i = links.size() - 1; i >= 0; i--) {
@@ -54,7 +53,8 @@ public final class Chain implements AreaKernel {
     }
     Part now = in;
     for (int i = 0; i < areas.length; i++) {
-      now = through(now, links.get(i).over(now, areas[i], overview), areas[i]);
+      around.carryOn();
+      now = through(now, links.get(i).over(now, areas[i], around), areas[i], around);
     }
     Picture done = now.picture();
     Part made = now;
@@ -66,12 +66,13 @@ public final class Chain implements AreaKernel {
     };
   }
 
-  private static Part through(Part in, Kernel kernel, Area wanted) {
+  private static Part through(Part in, Kernel kernel, Area wanted, Around around) {
     Part out = Part.blank(wanted);
     IntStream.range(wanted.y(), wanted.bottom())
         .parallel()
         .forEach(
             y -> {
+              around.carryOn();
               Band[] bands = Scratch.ofThread();
               for (int x = wanted.x(); x < wanted.right(); x += Band.CAPACITY) {
                 int n = Math.min(Band.CAPACITY, wanted.right() - x);

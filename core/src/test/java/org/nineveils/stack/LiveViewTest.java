@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
@@ -174,6 +175,26 @@ class LiveViewTest {
     Manner outdated = Manner.exact().cancelledBy(() -> true);
     now[0] = 900_000_000L;
     assertThatThrownBy(() -> view.render(PHOTO, stack, outdated)).isInstanceOf(Cancelled.class);
+  }
+
+  /** A veil of several parts that look around asks between them, and within their rows. */
+  @Test
+  void aChainThatLooksAroundAsksWhetherItIsStillWanted() {
+    Veil chain =
+        veil("z", "soft", Map.of("smooth", 60, "blur", 3, "glow", 40, "haze", 20), Mask.EVERYWHERE);
+    Stack stack = Stack.of(new Bundle(List.of(chain), Map.of(), 1));
+    AtomicInteger asked = new AtomicInteger();
+    Picture done =
+        Renderer.render(
+            PHOTO,
+            PHOTO.area(),
+            stack,
+            Manner.exact().cancelledBy(() -> asked.incrementAndGet() < 0));
+    assertThat(done.width()).isEqualTo(PHOTO.width());
+    int rowsOfOneLeg = PHOTO.height();
+    assertThat(asked.get())
+        .as("more often than once a row of the leg")
+        .isGreaterThan(2 * rowsOfOneLeg);
   }
 
   private static Cancel overtakenAfterOneLook() {

@@ -1,6 +1,5 @@
 package org.nineveils.veil.crisp;
 
-import java.util.function.Supplier;
 import org.nineveils.colour.Luma;
 import org.nineveils.filter.Guided;
 import org.nineveils.filter.Level;
@@ -13,6 +12,7 @@ import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.AreaKernel;
+import org.nineveils.veil.Around;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
 import org.nineveils.veil.Limit;
@@ -66,8 +66,8 @@ final class HazeRemoval implements AreaKernel {
   }
 
   @Override
-  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
-    Picture small = overview.get();
+  public Kernel over(Part in, Area wanted, Around around) {
+    Picture small = around.overview();
     float[] air = AirLight.of(small);
     int patch = (int) Math.max(1, Math.round(PATCH * small.longSide()));
     Plane dark = Lowest.of(darkest(small, air), patch, small.area());

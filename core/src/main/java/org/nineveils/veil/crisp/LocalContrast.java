@@ -1,14 +1,13 @@
 package org.nineveils.veil.crisp;
 
-import java.util.function.Supplier;
 import org.nineveils.colour.Luma;
 import org.nineveils.filter.Guided;
 import org.nineveils.filter.Plane;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
-import org.nineveils.picture.Picture;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.AreaKernel;
+import org.nineveils.veil.Around;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
@@ -77,7 +76,7 @@ final class LocalContrast implements AreaKernel {
   }
 
   @Override
-  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+  public Kernel over(Part in, Area wanted, Around around) {
     Plane luma = Plane.luma(Plane.of(in));
     Guided.Line[] lines = new Guided.Line[3];
     for (int k = 0; k < 3; k++) {

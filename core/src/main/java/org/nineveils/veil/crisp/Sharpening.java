@@ -1,13 +1,12 @@
 package org.nineveils.veil.crisp;
 
-import java.util.function.Supplier;
 import org.nineveils.colour.Luma;
 import org.nineveils.filter.Field;
 import org.nineveils.filter.Plane;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
-import org.nineveils.picture.Picture;
 import org.nineveils.setting.SettingValues;
+import org.nineveils.veil.Around;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.GaussianKernel;
@@ -31,7 +30,7 @@ final class Sharpening extends GaussianKernel {
   }
 
   @Override
-  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+  public Kernel over(Part in, Area wanted, Around around) {
     Field soft = gaussian.blur(Plane.luma(reduced(in, wanted)), wanted);
     return (below, out, n, x, y, spare) -> {
       soft.row(x, y, n, spare.r, spare.g);

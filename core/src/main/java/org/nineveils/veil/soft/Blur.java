@@ -1,11 +1,10 @@
 package org.nineveils.veil.soft;
 
-import java.util.function.Supplier;
 import org.nineveils.filter.Field;
 import org.nineveils.filter.Plane;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
-import org.nineveils.picture.Picture;
+import org.nineveils.veil.Around;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.GaussianKernel;
 import org.nineveils.veil.Kernel;
@@ -23,7 +22,7 @@ final class Blur extends GaussianKernel {
   }
 
   @Override
-  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+  public Kernel over(Part in, Area wanted, Around around) {
     Plane[] coarse = reduced(in, wanted);
     Field[] soft = new Field[3];
     for (int c = 0; c < 3; c++) {

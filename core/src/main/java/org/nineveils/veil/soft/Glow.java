@@ -1,12 +1,11 @@
 package org.nineveils.veil.soft;
 
-import java.util.function.Supplier;
 import org.nineveils.filter.Field;
 import org.nineveils.filter.Plane;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
-import org.nineveils.picture.Picture;
 import org.nineveils.setting.SettingValues;
+import org.nineveils.veil.Around;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.GaussianKernel;
 import org.nineveils.veil.Kernel;
@@ -32,7 +31,7 @@ final class Glow extends GaussianKernel {
   }
 
   @Override
-  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+  public Kernel over(Part in, Area wanted, Around around) {
     Plane[] coarse = reduced(in, wanted);
     Plane luma = Plane.luma(coarse);
     Field[] glow = new Field[3];

@@ -1,11 +1,10 @@
 package org.nineveils.veil.soft;
 
-import java.util.function.Supplier;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
-import org.nineveils.picture.Picture;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.AreaKernel;
+import org.nineveils.veil.Around;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Kernel;
 
@@ -60,7 +59,7 @@ final class Haze implements Kernel {
       }
 
       @Override
-      public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+      public Kernel over(Part in, Area wanted, Around around) {
         return Haze.this;
       }
     };

@@ -1,14 +1,13 @@
 package org.nineveils.veil.soft;
 
-import java.util.function.Supplier;
 import org.nineveils.colour.Luma;
 import org.nineveils.filter.Guided;
 import org.nineveils.filter.Plane;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
-import org.nineveils.picture.Picture;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.AreaKernel;
+import org.nineveils.veil.Around;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
@@ -54,7 +53,7 @@ final class Noise implements AreaKernel {
   }
 
   @Override
-  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+  public Kernel over(Part in, Area wanted, Around around) {
     Plane[] rgb = Plane.of(in);
     Plane luma = Plane.luma(rgb);
     Guided.Moments own = light.moments(luma, new Plane[] {luma}, wanted);

@@ -1,7 +1,6 @@
 package org.nineveils.veil.soft;
 
 import java.util.Arrays;
-import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.nineveils.colour.Luma;
 import org.nineveils.filter.Field;
@@ -10,9 +9,9 @@ import org.nineveils.filter.Guided;
 import org.nineveils.filter.Plane;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
-import org.nineveils.picture.Picture;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.AreaKernel;
+import org.nineveils.veil.Around;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
@@ -62,7 +61,7 @@ final class Smoothing implements AreaKernel {
   }
 
   @Override
-  public Kernel over(Part in, Area wanted, Supplier<Picture> overview) {
+  public Kernel over(Part in, Area wanted, Around around) {
     Area wide = texture > 0 ? wanted.around(fine.reach(), fine.grid(), picture) : wanted;
     Plane[] rgb = Plane.of(in);
     Plane guide = Plane.luma(rgb);

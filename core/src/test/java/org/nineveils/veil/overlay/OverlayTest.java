@@ -131,6 +131,40 @@ class OverlayTest {
     assertThat(ends.r()).containsExactly(0, 1);
   }
 
+  /**
+   * No lattice shows: grain varies alike wherever a place lies in a cell of the pixel grid, and is
+   * alike along rows, columns and both diagonals.
+   */
+  @Test
+  void grainHasNoGrid() {
+    int cell = 8;
+    int side = 200 * cell;
+    Picture out =
+        laid(
+            Pictures.flat(side, side, 0.5, 0.5, 0.5),
+            Map.of("grain", 40, "grainSize", 1000.0 * cell / side));
+    double[] byPhase = new double[cell * cell];
+    double all = 0;
+    double[] lag = new double[4];
+    int[][] way = {{cell / 2, 0}, {0, cell / 2}, {3, 3}, {-3, 3}};
+    for (int y = 0; y < side - cell; y++) {
+      for (int x = cell; x < side - cell; x++) {
+        double v = out.g()[y * side + x] - 0.5;
+        all += v * v;
+        byPhase[y % cell * cell + x % cell] += v * v;
+        for (int k = 0; k < 4; k++) {
+          lag[k] += v * (out.g()[(y + way[k][1]) * side + x + way[k][0]] - 0.5);
+        }
+      }
+    }
+    for (double phase : byPhase) {
+      assertThat(phase / (all / byPhase.length)).isCloseTo(1, within(0.12));
+    }
+    for (int k = 1; k < 4; k++) {
+      assertThat(lag[k] / all).isCloseTo(lag[0] / all, within(0.1));
+    }
+  }
+
   /** Equal grain size on a print whatever the number of pixels. */
   @Test
   void grainHasTheSameSizeAtEveryPixelCount() {
