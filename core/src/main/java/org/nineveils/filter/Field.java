@@ -85,17 +85,22 @@ public final class Field {
     return i;
   }
 
-  /** The cells of a row of pixels, between two rows of cells; cells beyond the border go on. */
+  /**
+   * The cells of a row of pixels, between two rows of cells; beyond the outermost middles their
+   * straight line goes on.
+   */
   private void column(int first, int last, int y, float[] cells) {
     int f = level.factor();
     int upper = Math.floorDiv(2 * y + 1 - f, 2 * f);
     float share = (2 * y + 1 - f - 2 * f * upper) / (float) (2 * f);
     int rows = level.frame().height();
     int count = last - first + 1;
-    copy(Math.min(Math.max(upper, 0), rows - 1), first, last, cells, 0);
-    copy(Math.min(upper + 1, rows - 1), first, last, cells, count);
+    int row = Math.min(Math.max(upper, 0), Math.max(0, rows - 2));
+    copy(row, first, last, cells, 0);
+    copy(Math.min(row + 1, rows - 1), first, last, cells, count);
+    float along = share + upper - row; // below 0 or above 1 beyond the outermost middles
     for (int i = 0; i < count; i++) {
-      cells[i] += (cells[count + i] - cells[i]) * share;
+      cells[i] += (cells[count + i] - cells[i]) * along;
     }
   }
 
@@ -104,11 +109,15 @@ public final class Field {
     int right = Math.min(last, level.frame().width() - 1);
     System.arraycopy(
         plane.values(), plane.index(left, row), to, at + left - first, right - left + 1);
+    float outermost = to[at + left - first];
+    float step = right > left ? outermost - to[at + left + 1 - first] : 0;
     for (int cell = first; cell < left; cell++) {
-      to[at + cell - first] = to[at + left - first];
+      to[at + cell - first] = outermost + step * (left - cell);
     }
+    outermost = to[at + right - first];
+    step = right > left ? outermost - to[at + right - 1 - first] : 0;
     for (int cell = right + 1; cell <= last; cell++) {
-      to[at + cell - first] = to[at + right - first];
+      to[at + cell - first] = outermost + step * (cell - right);
     }
   }
 }

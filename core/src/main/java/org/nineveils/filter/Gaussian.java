@@ -9,7 +9,8 @@ import org.nineveils.picture.Area;
  * deviations. Above, on a coarser grid where it spans 2 to 4 cells; the spread that taking means
  * and reading by straight lines bring along is taken off the Gaussian's own ((f² − 1)/12 and (f² −
  * 1)/6, variances of the discrete box and triangle). Accuracy against the full Gaussian: within
- * 0.01 on a black-to-white edge (a test holds it to that).
+ * 0.01 on a black-to-white edge (a test holds it to that). Beyond the border the outermost pixels
+ * go on.
  */
 public final class Gaussian {
   private static final double CELLS = 2;
@@ -47,8 +48,11 @@ public final class Gaussian {
    * @param wanted pixels
    */
   public Plane reduce(Plane in, Area wanted) {
-    Area cells = level.cellsAround(wanted);
-    return Reduce.to(level, in, cells.around(window.radius(), 1, level.frame()));
+    Area cells = level.cellsAround(wanted).around(window.radius(), 1, level.frame());
+    Plane reduced = Reduce.to(level, in, cells);
+    return level.factor() == 1
+        ? reduced
+        : new Plane(cells, reduced.values(), Rim.of(level, in, cells));
   }
 
   /**

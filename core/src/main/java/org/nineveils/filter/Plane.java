@@ -9,13 +9,20 @@ import org.nineveils.picture.Part;
  *
  * @param area place on its grid, cells
  * @param values width · height of the area
+ * @param rim what goes on beyond the border of the picture, as {@link Rim} lays it out; null where
+ *     the outermost cells do
  */
 @SuppressWarnings("ArrayRecordComponent") // shared, not copied
-public record Plane(Area area, float[] values) {
+public record Plane(Area area, float[] values, float[] rim) {
   public Plane {
     if (values.length < area.pixels()) {
       throw new IllegalArgumentException("values do not fill their area");
     }
+  }
+
+  /** A plane whose outermost cells go on beyond the border. */
+  public Plane(Area area, float[] values) {
+    this(area, values, null);
   }
 
   /** A plane of zeros. */
@@ -39,7 +46,12 @@ public record Plane(Area area, float[] values) {
 
   /** Luma of three planes of one area; see {@link Luma}. */
   public static Plane luma(Plane[] rgb) {
-    Plane out = blank(rgb[0].area());
+    float[] rim = null;
+    if (rgb[0].rim != null) {
+      rim = new float[rgb[0].rim.length];
+      Luma.run(rgb[0].rim, rgb[1].rim, rgb[2].rim, rim, rim.length);
+    }
+    Plane out = new Plane(rgb[0].area(), new float[rgb[0].area().pixels()], rim);
     Parallel.runs(
         out.values.length,
         (from, n) -> {

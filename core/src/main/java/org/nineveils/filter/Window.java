@@ -55,7 +55,7 @@ public final class Window {
    *
    * @param in holds the wanted area and what the window sees around it; not changed
    * @param wanted cells to work out
-   * @param frame all cells of the grid; beyond them the outermost go on
+   * @param frame all cells of the grid; beyond them the rim goes on, or the outermost cells
    */
   Plane run(Plane in, Area wanted, Area frame) {
     Plane out = Plane.blank(wanted);
@@ -77,20 +77,15 @@ public final class Window {
    */
   private void strip(Plane in, Plane out, Area frame, int x, int n, int top, int bottom) {
     int r = radius();
-    int left = Math.max(x - r, 0);
-    int right = Math.min(x + n + r, frame.width());
-    float[][] rows = new float[2 * r + 1][right - left];
-    float[] sum = new float[right - left];
-    float[] padded = new float[n + 2 * r];
+    float[][] rows = new float[2 * r + 1][n + 2 * r];
+    float[] sum = new float[n + 2 * r];
     float[] before = new float[n];
     float[] after = new float[n];
     float[] line = new float[n];
     int held = top - r; // rows up to here are in
     for (int y = top; y < bottom; y++) {
       for (; held <= y + r; held++) {
-        int row = Math.min(Math.max(held, 0), frame.height() - 1);
-        float[] to = rows[Math.floorMod(held, rows.length)];
-        System.arraycopy(in.values(), in.index(left, row), to, 0, to.length);
+        row(in, frame, x - r, held, rows[Math.floorMod(held, rows.length)]);
       }
       scale(rows[Math.floorMod(y, rows.length)], weights[0], sum, sum.length);
       for (int k = 1; k <= r; k++) {
@@ -98,22 +93,51 @@ public final class Window {
         float[] below = rows[Math.floorMod(y + k, rows.length)];
         add(above, below, weights[k], sum, sum.length);
       }
-      pad(sum, left - (x - r), padded);
-      System.arraycopy(padded, r, before, 0, n);
+      System.arraycopy(sum, r, before, 0, n);
       scale(before, weights[0], line, n);
       for (int k = 1; k <= r; k++) {
-        System.arraycopy(padded, r - k, before, 0, n);
-        System.arraycopy(padded, r + k, after, 0, n);
+        System.arraycopy(sum, r - k, before, 0, n);
+        System.arraycopy(sum, r + k, after, 0, n);
         add(before, after, weights[k], line, n);
       }
       System.arraycopy(line, 0, out.values(), out.index(x, y), n);
     }
   }
 
-  private static void pad(float[] row, int at, float[] padded) {
-    Arrays.fill(padded, 0, at, row[0]);
-    System.arraycopy(row, 0, padded, at, row.length);
-    Arrays.fill(padded, at + row.length, padded.length, row[row.length - 1]);
+  /** A row of the grid from column x on, and what goes on beyond the border. */
+  private static void row(Plane in, Area frame, int x, int y, float[] to) {
+    Area area = in.area();
+    int left = Math.max(x, 0);
+    int right = Math.min(x + to.length, frame.width());
+    boolean within = y >= 0 && y < frame.height();
+    boolean rimmed = in.rim() != null;
+    if (within || !rimmed) {
+      int row = Math.min(Math.max(y, 0), frame.height() - 1);
+      System.arraycopy(in.values(), in.index(left, row), to, left - x, right - left);
+    } else {
+      int first = left - area.x();
+      int from = y < 0 ? Rim.above(area, first) : Rim.below(area, first);
+      System.arraycopy(in.rim(), from, to, left - x, right - left);
+    }
+    if (left > x) {
+      Arrays.fill(to, 0, left - x, rimmed ? in.rim()[beyond(area, y, frame, false)] : to[left - x]);
+    }
+    if (right < x + to.length) {
+      float last = rimmed ? in.rim()[beyond(area, y, frame, true)] : to[right - x - 1];
+      Arrays.fill(to, right - x, to.length, last);
+    }
+  }
+
+  /** Where the rim says what goes on to the left or right of a row. */
+  private static int beyond(Area area, int y, Area frame, boolean right) {
+    int end = right ? area.width() : -1;
+    if (y < 0) {
+      return Rim.above(area, end);
+    }
+    if (y >= frame.height()) {
+      return Rim.below(area, end);
+    }
+    return right ? Rim.right(area, y - area.y()) : Rim.left(y - area.y());
   }
 
   private static void scale(float[] in, float weight, float[] out, int n) {

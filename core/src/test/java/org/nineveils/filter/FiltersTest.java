@@ -77,6 +77,31 @@ class FiltersTest {
     }
   }
 
+  /**
+   * Beyond the border the outermost pixels go on, as in OpenCV's BORDER_REPLICATE, not whole cells
+   * of the coarse grid: a narrow dark rim would be washed out there.
+   */
+  @ParameterizedTest
+  @ValueSource(doubles = {9, 20, 40})
+  void beyondTheBorderTheOutermostPixelsGoOn(double sigma) {
+    Area area = new Area(0, 0, 300, 260);
+    float[] framed = new float[area.pixels()];
+    for (int i = 0; i < framed.length; i++) {
+      int x = i % 300;
+      int y = i / 300;
+      framed[i] = x < 6 || y < 6 || x > 295 ? 0 : 0.2f + 0.6f * y / 260;
+    }
+    float[] ours = blurred(framed, area, sigma);
+    Mat mat = new Mat(260, 300, CvType.CV_32F);
+    mat.put(0, 0, framed);
+    Imgproc.GaussianBlur(mat, mat, new Size(0, 0), sigma, sigma, Core.BORDER_REPLICATE);
+    float[] theirs = new float[framed.length];
+    mat.get(0, 0, theirs);
+    for (int i = 0; i < ours.length; i++) {
+      assertThat(ours[i]).as("%d, %d", i % 300, i / 300).isCloseTo(theirs[i], within(0.025f));
+    }
+  }
+
   /** Φ by Abramowitz and Stegun 26.2.17, error below 7.5e-8. */
   private static double normal(double z) {
     double t = 1 / (1 + 0.2316419 * Math.abs(z));
@@ -101,7 +126,7 @@ class FiltersTest {
     float[] ours = blurred(photo.g(), photo.area(), sigma);
     double sum = 0;
     for (int i = 0; i < ours.length; i++) {
-      assertThat(ours[i]).isCloseTo(expected[i], within(0.03f));
+      assertThat(ours[i]).isCloseTo(expected[i], within(0.04f));
       sum += Math.abs(ours[i] - expected[i]);
     }
     assertThat(sum / ours.length).isLessThan(0.0015);

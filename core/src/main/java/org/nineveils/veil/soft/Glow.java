@@ -47,16 +47,18 @@ final class Glow extends GaussianKernel {
   }
 
   private Plane glowing(Plane channel, Plane luma) {
-    float[] c = channel.values();
-    float[] y = luma.values();
-    int n = channel.area().pixels();
-    float[] out = new float[n];
+    float[] rim = channel.rim() == null ? null : glowing(channel.rim(), luma.rim());
+    return new Plane(channel.area(), glowing(channel.values(), luma.values()), rim);
+  }
+
+  private float[] glowing(float[] c, float[] y) {
+    float[] out = new float[c.length];
     float low = from;
     float scale = perTone;
-    for (int i = 0; i < n; i++) {
+    for (int i = 0; i < out.length; i++) {
       out[i] = c[i] * Math.max(0f, (y[i] - low) * scale);
     }
-    return new Plane(channel.area(), out);
+    return out;
   }
 
   private void lay(
