@@ -2,7 +2,10 @@ package org.nineveils;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -67,12 +70,17 @@ class DamagedFilesTest {
     return Json.writePretty(value).getBytes(StandardCharsets.UTF_8);
   }
 
-  private static List<Sort> sorts() {
+  private static List<Sort> sorts() throws IOException {
     List<Sort> all = new ArrayList<>();
     for (PictureFormat format : PictureFormat.values()) {
       byte[] file = PictureWriter.write(picture(), format);
       all.add(new Sort(format.name(), file, b -> PictureReader.read(b, NAME)));
     }
+    all.add(
+        new Sort(
+            "webp",
+            Files.readAllBytes(Path.of("src/test/resources/pictures/columns-lossy.webp")),
+            b -> PictureReader.read(b, NAME)));
     StringBuilder cube = new StringBuilder("TITLE \"t\"\nLUT_3D_SIZE 3\n");
     for (int i = 0; i < 27; i++) {
       cube.append("%.3f %.3f %.3f%n".formatted(i / 27.0, i / 30.0, 1 - i / 27.0));
@@ -167,7 +175,7 @@ class DamagedFilesTest {
   }
 
   @TestFactory
-  Stream<DynamicTest> aDamagedFileIsTakenOrRefusedWithASentence() {
+  Stream<DynamicTest> aDamagedFileIsTakenOrRefusedWithASentence() throws IOException {
     return sorts().stream()
         .map(sort -> DynamicTest.dynamicTest(sort.name(), () -> everyMutant(sort)));
   }

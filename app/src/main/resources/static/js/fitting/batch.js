@@ -2,7 +2,7 @@
 // of the maker's own. It is a job: the application goes on with it when the page is left.
 import { send, upload } from "../web/http.js";
 import { begun, timeLeft } from "../web/jobs.js";
-import { discreetTick } from "../web/exports.js";
+import { resultWishes } from "../web/exports.js";
 import { sayFault } from "../web/say.js";
 
 const LOOK_EVERY_MS = 700;
@@ -18,7 +18,7 @@ const PICTURE = /\.(jpe?g|png|tiff?)$/i;
 export function batch(dialog, api, photos, settled) {
   const find = (name) => dialog.querySelector(`[data-batch-${name}]`);
   const form = dialog.querySelector("form");
-  const discreet = discreetTick(find("discreet"));
+  const wishes = resultWishes(find("wishes"));
   let files = [];
   let taking = null; // { done, total } while files are taken in
   let timer;
@@ -69,7 +69,7 @@ export function batch(dialog, api, photos, settled) {
       }
       if (!taking) return show(null);
       taking = null;
-      show((await send("POST", `${api}/batch`, { photos: chosen(), files: taken, discreet: discreet() })).progress);
+      show((await send("POST", `${api}/batch`, { photos: chosen(), files: taken, ...wishes() })).progress);
       begun();
     } catch (error) {
       taking = null;

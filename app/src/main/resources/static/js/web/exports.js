@@ -4,14 +4,26 @@ import { fetchResult, follow } from "./jobs.js";
 import { settled } from "./leaving.js";
 import { say, sayFault } from "./say.js";
 
-const KEPT = "discreet-results";
+const DISCREET = "discreet-results";
+const QUALITY = "quality-of-results";
 
-/** A tick that leaves place and serial numbers out of results; it stays as it was set last. */
-export function discreetTick(tick) {
-  if (!tick) return () => false;
-  tick.checked = localStorage.getItem(KEPT) === "yes";
-  tick.addEventListener("change", () => localStorage.setItem(KEPT, tick.checked ? "yes" : "no"));
-  return () => tick.checked;
+/**
+ * What is wished of results: without place and serial numbers, and the quality of a JPEG. It stays as it
+ * was set last, on every page.
+ * @param root holds [data-discreet] and [data-quality]
+ * @returns () → { discreet, quality }
+ */
+export function resultWishes(root) {
+  const tick = root.querySelector("[data-discreet]");
+  const number = root.querySelector("[data-quality]");
+  tick.checked = localStorage.getItem(DISCREET) === "yes";
+  tick.addEventListener("change", () => localStorage.setItem(DISCREET, tick.checked ? "yes" : "no"));
+  number.value = localStorage.getItem(QUALITY) ?? number.defaultValue;
+  number.addEventListener("change", () => {
+    if (!number.checkValidity() || number.value === "") number.value = number.defaultValue;
+    localStorage.setItem(QUALITY, number.value);
+  });
+  return () => ({ discreet: tick.checked, quality: Number(number.value) });
 }
 
 /**
@@ -19,14 +31,16 @@ export function discreetTick(tick) {
  * @param address (format) → where an export is asked for
  */
 export function listenExports(buttons, address) {
-  const discreet = discreetTick(document.querySelector("[data-discreet]"));
+  const wishes = resultWishes(document.querySelector("[data-wishes]"));
   for (const button of buttons) {
     button.addEventListener("click", async () => {
       button.disabled = true;
       button.classList.add("is-working");
       try {
         await settled();
-        const { job } = await send("POST", `${address(button.dataset.format)}&discreet=${discreet()}`);
+        const { discreet, quality } = wishes();
+        const asked = `${address(button.dataset.format)}&quality=${quality}&discreet=${discreet}`;
+        const { job } = await send("POST", asked);
         const ended = await follow(job);
         if (ended.result) fetchResult(ended);
         else say(ended.said, { fault: true });

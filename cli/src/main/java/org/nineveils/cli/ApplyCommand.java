@@ -42,7 +42,10 @@ final class ApplyCommand implements Callable<Integer> {
   @Option(names = "--effect", required = true, description = "name of the effect")
   private String effect;
 
-  @Option(names = "--photo", required = true, description = "JPEG, PNG or TIFF to apply it to")
+  @Option(
+      names = "--photo",
+      required = true,
+      description = "JPEG, PNG, TIFF or WebP to apply it to")
   private Path photo;
 
   @Option(
@@ -50,6 +53,15 @@ final class ApplyCommand implements Callable<Integer> {
       required = true,
       description = "file to write: .jpg, .png or .tif (16 bits a channel)")
   private Path out;
+
+  @Option(names = "--deep", description = "write a .png with 16 bits a channel instead of 8")
+  private boolean deep;
+
+  @Option(
+      names = "--quality",
+      defaultValue = "" + PictureFormat.QUALITY,
+      description = "quality of a .jpg, 50..100 (start: ${DEFAULT-VALUE})")
+  private int quality;
 
   @Option(
       names = "--opacity",
@@ -77,7 +89,8 @@ final class ApplyCommand implements Callable<Integer> {
     if (!(opacity >= 0 && opacity <= 1)) {
       throw new Refusal("--opacity must be between 0 and 1, but was %s.".formatted(opacity));
     }
-    PictureFormat format = PictureFormat.ofName(String.valueOf(out.getFileName()));
+    PictureFormat.checkQuality(quality);
+    PictureFormat format = format();
     Release opened = ReleaseReader.read(release);
     Release.EffectPart part = opened.effect(effect);
     Map<String, Paint> strokes = strokes();
@@ -85,11 +98,22 @@ final class ApplyCommand implements Callable<Integer> {
     PhotoData data = discreet ? data().discreet() : data();
     Stack stack = Stack.of(Bundle.of(part.effect().dialled(dials), strokes, opacity));
     Manner manner = Manner.exact().picturesFrom(opened.shelf());
-    PictureWriter.write(Renderer.strips(source, stack, manner), format, data, out);
+    PictureWriter.write(Renderer.strips(source, stack, manner), format, quality, data, out);
     spec.commandLine()
         .getOut()
         .printf("“%s” on %s: %s written.%n", part.name(), photo.getFileName(), out);
     return 0;
+  }
+
+  private PictureFormat format() {
+    PictureFormat named = PictureFormat.ofName(String.valueOf(out.getFileName()));
+    if (!deep) {
+      return named;
+    }
+    if (named == PictureFormat.JPEG) {
+      throw new Refusal("A JPEG has 8 bits a channel; --deep goes with .png, and .tif has 16.");
+    }
+    return named == PictureFormat.PNG ? PictureFormat.PNG_16 : named;
   }
 
   private PhotoData data() {

@@ -4,21 +4,77 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.stream.Collectors;
 
-/** The file formats that results are written in. */
+/** The file formats that results are written in, each with an sRGB profile. */
 public enum PictureFormat {
-  /** JPEG, quality 0.95, colour at full size (4:4:4), dithered, with an sRGB profile. */
-  JPEG("jpg", "image/jpeg"),
-  /** PNG with 8 bits a channel, dithered, and an sRGB profile. */
-  PNG("png", "image/png"),
-  /** TIFF with 16 bits a channel and an sRGB profile. */
-  TIFF("tif", "image/tiff");
+  /** JPEG, colour at full size (4:4:4), dithered, of a quality that is chosen. */
+  JPEG("jpg", "jpg", "image/jpeg", "JPEG"),
+  /** PNG with 8 bits a channel, dithered. */
+  PNG("png", "png", "image/png", "PNG, 8 bits"),
+  /** PNG with 16 bits a channel. */
+  PNG_16("png16", "png", "image/png", "PNG, 16 bits"),
+  /** TIFF with 16 bits a channel. */
+  TIFF("tif", "tif", "image/tiff", "TIFF, 16 bits");
 
+  /** Quality of a JPEG where none is chosen, per cent. */
+  public static final int QUALITY = 95;
+
+  /** Lowest quality that can be chosen. */
+  public static final int LEAST_QUALITY = 50;
+
+  private final String id;
   private final String ending;
   private final String mediaType;
+  private final String words;
 
-  PictureFormat(String ending, String mediaType) {
+  PictureFormat(String id, String ending, String mediaType, String words) {
+    this.id = id;
     this.ending = ending;
     this.mediaType = mediaType;
+    this.words = words;
+  }
+
+  /** Name in requests and options. */
+  public String id() {
+    return id;
+  }
+
+  /** What it is, for the user. */
+  public String words() {
+    return words;
+  }
+
+  /**
+   * The format of that name.
+   *
+   * @throws PictureException with a sentence if there is none
+   */
+  public static PictureFormat ofId(String id) {
+    return Arrays.stream(values())
+        .filter(format -> format.id.equals(id))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new PictureException(
+                    "Results are written as %s, not as “%s”."
+                        .formatted(
+                            Arrays.stream(values())
+                                .map(PictureFormat::words)
+                                .collect(Collectors.joining("; ")),
+                            id)));
+  }
+
+  /**
+   * A quality that a JPEG may have.
+   *
+   * @throws PictureException with a sentence if it is out of range
+   */
+  public static int checkQuality(int quality) {
+    if (quality < LEAST_QUALITY || quality > 100) {
+      throw new PictureException(
+          "The quality of a JPEG lies between %d and 100, but was %d."
+              .formatted(LEAST_QUALITY, quality));
+    }
+    return quality;
   }
 
   /** File ending without the dot. */
@@ -70,6 +126,7 @@ public enum PictureFormat {
                       fileName,
                       Arrays.stream(values())
                           .map(f -> "." + f.ending)
+                          .distinct()
                           .collect(Collectors.joining(", "))));
     };
   }

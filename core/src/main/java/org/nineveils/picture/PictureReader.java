@@ -1,10 +1,5 @@
 package org.nineveils.picture;
 
-import com.drew.imaging.ImageMetadataReader;
-import com.drew.imaging.ImageProcessingException;
-import com.drew.metadata.Metadata;
-import com.drew.metadata.MetadataException;
-import com.drew.metadata.exif.ExifIFD0Directory;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -12,19 +7,27 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
+import org.nineveils.picture.Samples.Decoded;
 import org.nineveils.refusal.Limits;
 import org.nineveils.refusal.Outside;
 
 /**
- * Reads JPEG, PNG and TIFF files (8 or 16 bits a channel) into upright sRGB pictures.
+ * Reads JPEG, PNG, TIFF and WebP files into upright sRGB pictures, integers of up to 16 bits and
+ * floats by their own depth.
  *
- * <p>An embedded ICC profile is converted to sRGB, EXIF orientation is applied, transparency is
- * laid over white. The header is checked against {@link Limits} before a pixel is decoded.
+ * <p>An embedded ICC profile is converted to sRGB, as is a space that a PNG or a camera names by
+ * numbers ({@link NamedSpace}). EXIF orientation is applied, transparency is laid over white. The
+ * header is checked against {@link Limits} before a pixel is decoded; of a PNG nothing is unpacked
+ * but its pixels and its profile.
  */
 public final class PictureReader {
+  private static final Set<String> FORMATS = Set.of("jpeg", "png", "webp");
+
   private PictureReader() {}
 
   /**
@@ -88,13 +91,45 @@ public final class PictureReader {
         fault -> damaged(name, fault));
   }
 
+  /**
+   * How much of each pixel of a file is there, as a grey picture.
+   *
+   * @return empty where all of it is
+   * @throws PictureException as {@link #read(byte[], String)}
+   */
+  public static Optional<Picture> cover(byte[] bytes, String name) {
+    if (!PngChunks.isPng(bytes)) {
+      return Optional.empty();
+    }
+    Decoded decoded =
+        Outside.read(
+            () -> decoded(bytes, name), PictureException.class, fault -> damaged(name, fault));
+    if (decoded.alpha() == null) {
+      return Optional.empty();
+    }
+    Picture p = decoded.colours();
+    float[] a = decoded.alpha();
+    return Optional.of(
+        Orientation.upright(
+            new Picture(p.width(), p.height(), a, a, a), CameraTags.of(bytes).orientation()));
+  }
+
   private static Picture readWithin(byte[] bytes, String name) {
-    try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+    Decoded decoded = decoded(bytes, name);
+    if (decoded.alpha() != null) {
+      overWhite(decoded.colours(), decoded.alpha());
+    }
+    return Orientation.upright(decoded.colours(), CameraTags.of(bytes).orientation());
+  }
+
+  private static Decoded decoded(byte[] bytes, String name) {
+    byte[] pixels = PngChunks.isPng(bytes) ? PngChunks.pixels(bytes) : bytes;
+    try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(pixels))) {
       ImageReader reader = readerFor(in, name);
       try {
         reader.setInput(in, false, false);
         checkSize(reader.getWidth(0), reader.getHeight(0), name);
-        return Orientation.upright(decode(reader, bytes, name), orientation(bytes));
+        return decode(reader, bytes, name);
       } finally {
         reader.dispose();
       }
@@ -103,20 +138,28 @@ public final class PictureReader {
     }
   }
 
+  private static void overWhite(Picture p, float[] alpha) {
+    for (float[] plane : new float[][] {p.r(), p.g(), p.b()}) {
+      for (int i = 0; i < plane.length; i++) {
+        plane[i] = 1 + (plane[i] - 1) * alpha[i];
+      }
+    }
+  }
+
   private static ImageReader readerFor(ImageInputStream in, String name) throws IOException {
     Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
     while (readers.hasNext()) {
       ImageReader reader = readers.next();
       String format = reader.getFormatName().toLowerCase(Locale.ROOT);
-      if (format.equals("jpeg") || format.equals("png") || format.startsWith("tif")) {
+      if (FORMATS.contains(format) || format.startsWith("tif")) {
         return reader;
       }
     }
     throw new PictureException(
-        "“%s” is not a JPEG, PNG or TIFF picture, whatever its name says.".formatted(name));
+        "“%s” is not a JPEG, PNG, TIFF or WebP picture, whatever its name says.".formatted(name));
   }
 
-  private static Picture decode(ImageReader reader, byte[] bytes, String name) throws IOException {
+  private static Decoded decode(ImageReader reader, byte[] bytes, String name) throws IOException {
     String[] warning = new String[1];
     reader.addIIOReadWarningListener((source, text) -> warning[0] = text);
     BufferedImage image = reader.read(0);
@@ -124,8 +167,11 @@ public final class PictureReader {
     if (said.contains("premature") || said.contains("truncated") || said.contains("corrupt")) {
       throw damaged(name, null);
     }
-    boolean png = reader.getFormatName().equalsIgnoreCase("png");
-    return Samples.toSrgb(image, png ? Profiles.ofPng(bytes) : null, name);
+    boolean png = PngChunks.isPng(bytes);
+    CameraTags tags = CameraTags.of(bytes);
+    return png
+        ? Samples.toSrgb(image, 0, Profiles.ofPng(bytes), NamedSpace.ofPng(bytes, name), name)
+        : Samples.toSrgb(image, tags.bits(), null, tags.space(), name);
   }
 
   private static void checkSize(int width, int height, String name) {
@@ -136,18 +182,6 @@ public final class PictureReader {
           "“%s” says it is %d × %d pixels; at most %d megapixels and %d pixels a side are taken."
               .formatted(
                   name, width, height, Limits.PICTURE_PIXELS / 1_000_000, Limits.PICTURE_SIDE));
-    }
-  }
-
-  private static int orientation(byte[] bytes) {
-    try {
-      Metadata metadata = ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes));
-      ExifIFD0Directory exif = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
-      return exif != null && exif.containsTag(ExifIFD0Directory.TAG_ORIENTATION)
-          ? exif.getInt(ExifIFD0Directory.TAG_ORIENTATION)
-          : 1;
-    } catch (ImageProcessingException | MetadataException | IOException | RuntimeException e) {
-      return 1; // damaged metadata never loses a picture that decodes
     }
   }
 

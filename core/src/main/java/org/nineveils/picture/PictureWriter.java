@@ -27,31 +27,31 @@ import org.nineveils.picture.data.Pieces;
 import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
 
-/** Writes pictures as JPEG, PNG or 16-bit TIFF, each with an sRGB profile inside. */
+/** Writes pictures as JPEG, PNG or TIFF, each with an sRGB profile inside. */
 public final class PictureWriter {
-  private static final float RESULT_QUALITY = 0.95f;
-
   private PictureWriter() {}
 
   /** The bytes of a file in the given format, at the quality of a finished result. */
   public static byte[] write(Picture picture, PictureFormat format) {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream(picture.r().length);
-    write(Strips.of(picture), format, PhotoData.NONE, bytes, null);
+    write(Strips.of(picture), format, PictureFormat.QUALITY, PhotoData.NONE, bytes, null);
     return bytes.toByteArray();
   }
 
   /**
-   * Writes a file in the given format, at the quality of a finished result, strip by strip.
+   * Writes a file in the given format, strip by strip.
    *
+   * @param quality of a JPEG, {@link PictureFormat#LEAST_QUALITY}…100
    * @param data of the photo that it was made of; made true of the result
    * @throws PictureException if it cannot be written; nothing is left behind then
    */
-  public static void write(Strips picture, PictureFormat format, PhotoData data, Path file) {
+  public static void write(
+      Strips picture, PictureFormat format, int quality, PhotoData data, Path file) {
     Path part = file.resolveSibling(file.getFileName() + ".part");
     try {
       try (OutputStream out = Files.newOutputStream(part)) {
         PhotoData own = data.trueOf(picture.width(), picture.height());
-        write(picture, format, own, out, part.toAbsolutePath().getParent());
+        write(picture, format, quality, own, out, part.toAbsolutePath().getParent());
       }
       Files.move(
           part,
@@ -74,17 +74,18 @@ public final class PictureWriter {
   }
 
   private static void write(
-      Strips p, PictureFormat format, PhotoData data, OutputStream out, Path scratch) {
+      Strips p, PictureFormat format, int quality, PhotoData data, OutputStream out, Path scratch) {
     switch (format) {
       case JPEG -> {
         ImageWriter writer = writer("jpeg");
-        ImageWriteParam how = quality(writer, RESULT_QUALITY);
+        ImageWriteParam how = quality(writer, quality / 100f);
         RenderedImage image = new StripImage(p, false);
         OutputStream tagged =
             new Inserting(out, SrgbTag.JPEG_HEAD, joined(SrgbTag.jpegSegment(), Pieces.jpeg(data)));
         encode(writer, how, image, fullColour(writer, how, image, data), tagged, scratch);
       }
-      case PNG -> png(new StripImage(p, false), data, out, scratch);
+      case PNG, PNG_16 ->
+          png(new StripImage(p, format == PictureFormat.PNG_16), data, out, scratch);
       case TIFF -> {
         ImageWriter writer = writer("tiff");
         ImageWriteParam how = writer.getDefaultWriteParam();
@@ -111,9 +112,7 @@ public final class PictureWriter {
 
   /** The picture as a PNG with 16 bits a channel. */
   public static byte[] png16(Picture picture) {
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream(picture.r().length);
-    png(new StripImage(Strips.of(picture), true), PhotoData.NONE, bytes, null);
-    return bytes.toByteArray();
+    return write(picture, PictureFormat.PNG_16);
   }
 
   /**

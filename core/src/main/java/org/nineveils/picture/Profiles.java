@@ -4,8 +4,6 @@ import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.zip.InflaterInputStream;
 
@@ -36,20 +34,8 @@ final class Profiles {
    * @return the profile, or null where the file has none that can be read
    */
   static ICC_Profile ofPng(byte[] png) {
-    ByteBuffer in = ByteBuffer.wrap(png);
-    int at = 8;
-    while (at + 12 <= png.length) {
-      int length = in.getInt(at);
-      String type = new String(png, at + 4, 4, StandardCharsets.US_ASCII);
-      if (length < 0 || length > png.length - at - 12 || type.equals("IDAT")) {
-        return null;
-      }
-      if (type.equals("iCCP")) {
-        return inflate(Arrays.copyOfRange(png, at + 8, at + 8 + length));
-      }
-      at += length + 12;
-    }
-    return null;
+    byte[] chunk = PngChunks.find(png, "iCCP", MAX_PROFILE_BYTES);
+    return chunk == null ? null : inflate(chunk);
   }
 
   private static ICC_Profile inflate(byte[] chunk) {

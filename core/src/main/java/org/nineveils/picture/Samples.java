@@ -12,18 +12,35 @@ import java.awt.image.IndexColorModel;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
 
-/** Turns a decoded image of any layout into planar sRGB floats, 16-bit samples kept as 16 bits. */
+/**
+ * Turns a decoded image of any layout into planar floats: integers of up to 16 bits by their own
+ * depth, floats as they are, limited to 0…1.
+ */
 final class Samples {
+  /**
+   * What a file holds.
+   *
+   * @param colours in sRGB, or as encoded where another space is named
+   * @param alpha how much of each pixel is there, 0…1; null where all is
+   */
+  @SuppressWarnings("ArrayRecordComponent") // a plane, handed over
+  record Decoded(Picture colours, float[] alpha) {}
+
+  private static final float CODE = 1 / 65535f;
+
   private Samples() {}
 
   /**
    * The image in sRGB.
    *
    * @param image as decoded
+   * @param bits of a whole sample where that is known, 0 otherwise
    * @param profile profile to read the samples by, or null for the image's own colour space
+   * @param named space that the samples are in where there is no profile, or null
    * @param name for messages
    */
-  static Picture toSrgb(BufferedImage image, ICC_Profile profile, String name) {
+  static Decoded toSrgb(
+      BufferedImage image, int bits, ICC_Profile profile, NamedSpace named, String name) {
     BufferedImage direct = spread(image);
     ColorModel model = direct.getColorModel();
     ICC_Profile source = profile != null ? profile : profileOf(model.getColorSpace());
@@ -32,26 +49,28 @@ final class Samples {
       source = null;
     }
     Raster samples = direct.getRaster();
+    float scale = scale(samples, bits);
     Picture picture;
-    if (source == null || Profiles.isSrgb(source)) {
-      picture = planes(samples, colours);
+    if (named != null && colours == 3) {
+      picture = named.toSrgb(planes(samples, colours, scale));
+    } else if (source == null || Profiles.isSrgb(source)) {
+      picture = planes(samples, colours, scale);
     } else {
-      picture = planes(convert(samples, colours, source, name), 3);
+      picture = planes(convert(samples, colours, scale, source, name), 3, CODE);
     }
-    if (model.hasAlpha() && samples.getNumBands() > colours) {
-      overWhite(picture, samples, colours);
-    }
-    return picture;
+    boolean alpha = model.hasAlpha() && samples.getNumBands() > colours;
+    return new Decoded(picture, alpha ? plane(samples, colours, scale) : null);
   }
 
   /** Palettes and packed or exotic layouts become plain samples; plain ones stay untouched. */
   private static BufferedImage spread(BufferedImage image) {
     int type = image.getRaster().getTransferType();
+    boolean whole = type == DataBuffer.TYPE_BYTE || type == DataBuffer.TYPE_USHORT;
+    boolean real = type == DataBuffer.TYPE_FLOAT || type == DataBuffer.TYPE_DOUBLE;
     boolean plain =
         !(image.getColorModel() instanceof IndexColorModel)
-            && image.getSampleModel().getSampleSize(0) % 8 == 0
             && image.getRaster().getNumBands() == image.getColorModel().getNumComponents()
-            && (type == DataBuffer.TYPE_BYTE || type == DataBuffer.TYPE_USHORT);
+            && (whole || real);
     if (plain) {
       return image;
     }
@@ -69,6 +88,15 @@ final class Samples {
     return copy;
   }
 
+  /** By what samples are multiplied to lie in 0…1. */
+  private static float scale(Raster raster, int bits) {
+    int type = raster.getTransferType();
+    boolean real = type == DataBuffer.TYPE_FLOAT || type == DataBuffer.TYPE_DOUBLE;
+    int held = raster.getSampleModel().getSampleSize(0);
+    int own = bits > 8 && bits < held ? bits : held;
+    return real ? 1 : 1f / ((1 << own) - 1);
+  }
+
   private static ICC_Profile profileOf(ColorSpace space) {
     if (space.isCS_sRGB() || !(space instanceof ICC_ColorSpace icc)) {
       return null;
@@ -80,7 +108,8 @@ final class Samples {
         : icc.getProfile();
   }
 
-  private static Raster convert(Raster samples, int colours, ICC_Profile source, String name) {
+  private static Raster convert(
+      Raster samples, int colours, float scale, ICC_Profile source, String name) {
     int[] bands = new int[colours];
     for (int i = 0; i < colours; i++) {
       bands[i] = i;
@@ -97,14 +126,14 @@ final class Samples {
     WritableRaster wide =
         Raster.createInterleavedRaster(
             DataBuffer.TYPE_USHORT, colour.getWidth(), colour.getHeight(), colours, null);
-    int scale = colour.getTransferType() == DataBuffer.TYPE_BYTE ? 257 : 1;
-    int[] row = new int[colour.getWidth() * colours];
+    float[] row = new float[colour.getWidth() * colours];
+    int[] codes = new int[row.length];
     for (int y = 0; y < colour.getHeight(); y++) {
       colour.getPixels(0, y, colour.getWidth(), 1, row);
       for (int i = 0; i < row.length; i++) {
-        row[i] *= scale;
+        codes[i] = Quantise.to16(row[i] * scale);
       }
-      wide.setPixels(0, y, colour.getWidth(), 1, row);
+      wide.setPixels(0, y, colour.getWidth(), 1, codes);
     }
     WritableRaster out =
         Raster.createInterleavedRaster(
@@ -118,39 +147,28 @@ final class Samples {
     }
   }
 
-  private static Picture planes(Raster raster, int colours) {
-    int w = raster.getWidth();
-    int h = raster.getHeight();
-    Picture picture = Picture.blank(w, h);
-    float scale = raster.getTransferType() == DataBuffer.TYPE_BYTE ? 1 / 255f : 1 / 65535f;
-    int bands = raster.getNumBands();
-    int green = colours >= 3 ? 1 : 0;
-    int blue = colours >= 3 ? 2 : 0;
-    int[] row = new int[w * bands];
-    for (int y = 0; y < h; y++) {
-      raster.getPixels(0, y, w, 1, row);
-      for (int x = 0; x < w; x++) {
-        picture.r()[y * w + x] = row[x * bands] * scale;
-        picture.g()[y * w + x] = row[x * bands + green] * scale;
-        picture.b()[y * w + x] = row[x * bands + blue] * scale;
-      }
-    }
-    return picture;
+  private static Picture planes(Raster raster, int colours, float scale) {
+    boolean grey = colours < 3;
+    float[] r = plane(raster, 0, scale);
+    return new Picture(
+        raster.getWidth(),
+        raster.getHeight(),
+        r,
+        grey ? r.clone() : plane(raster, 1, scale),
+        grey ? r.clone() : plane(raster, 2, scale));
   }
 
-  private static void overWhite(Picture picture, Raster samples, int band) {
-    int w = picture.width();
-    float scale = samples.getTransferType() == DataBuffer.TYPE_BYTE ? 1 / 255f : 1 / 65535f;
-    int[] row = new int[w];
-    for (int y = 0; y < picture.height(); y++) {
-      samples.getSamples(0, y, w, 1, band, row);
+  private static float[] plane(Raster raster, int band, float scale) {
+    int w = raster.getWidth();
+    float[] out = new float[w * raster.getHeight()];
+    float[] row = new float[w];
+    for (int y = 0; y < raster.getHeight(); y++) {
+      raster.getSamples(0, y, w, 1, band, row);
       for (int x = 0; x < w; x++) {
-        float a = row[x] * scale;
-        int i = y * w + x;
-        picture.r()[i] = 1 + (picture.r()[i] - 1) * a;
-        picture.g()[i] = 1 + (picture.g()[i] - 1) * a;
-        picture.b()[i] = 1 + (picture.b()[i] - 1) * a;
+        float v = row[x] * scale;
+        out[y * w + x] = v > 0 ? Math.min(1f, v) : 0; // not a number counts as none
       }
     }
+    return out;
   }
 }

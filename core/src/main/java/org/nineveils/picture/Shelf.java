@@ -8,11 +8,19 @@ public interface Shelf {
   /** A shelf without any picture. */
   Shelf EMPTY = sha -> Optional.empty();
 
-  /** The picture of that name, if it is there. */
+  /** The picture of that name over white, if it is there. */
   Optional<Picture> find(String sha);
 
   /** The picture of that name made smaller to a long side; as it is where it is smaller. */
   default Optional<Picture> find(String sha, int longSide) {
     return find(sha).map(picture -> Scaling.toLongSide(picture, longSide));
+  }
+
+  /**
+   * How much of each pixel of that picture is there, as a grey picture of the size that {@link
+   * #find(String, int)} gives; empty where all of it is.
+   */
+  default Optional<Picture> cover(String sha, int longSide) {
+    return Optional.empty();
   }
 }

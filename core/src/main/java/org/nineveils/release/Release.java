@@ -6,7 +6,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.Scaling;
 import org.nineveils.picture.Shelf;
 import org.nineveils.veil.Effect;
 
@@ -37,7 +39,19 @@ public record Release(
 
   /** The pictures as a shelf; each is decoded when it is asked for. */
   public Shelf shelf() {
-    return sha -> Optional.ofNullable(pictures.get(sha)).map(file -> PictureReader.read(file, sha));
+    return new Shelf() {
+      @Override
+      public Optional<Picture> find(String sha) {
+        return Optional.ofNullable(pictures.get(sha)).map(file -> PictureReader.read(file, sha));
+      }
+
+      @Override
+      public Optional<Picture> cover(String sha, int longSide) {
+        return Optional.ofNullable(pictures.get(sha))
+            .flatMap(file -> PictureReader.cover(file, sha))
+            .map(cover -> Scaling.toLongSide(cover, longSide));
+      }
+    };
   }
 
   /** A kit in a release. */

@@ -124,7 +124,7 @@ class PictureFilesTest {
           }
         };
     Path file = folder.resolve("out." + format.ending());
-    PictureWriter.write(strips, format, PhotoData.NONE, file);
+    PictureWriter.write(strips, format, PictureFormat.QUALITY, PhotoData.NONE, file);
     assertThat(Files.readAllBytes(file)).isEqualTo(PictureWriter.write(whole, format));
     assertThat(folder.toFile().list()).hasSize(1);
   }
@@ -146,7 +146,7 @@ class PictureFilesTest {
   void everyResultCarriesAnSrgbProfile(PictureFormat format) throws IOException {
     byte[] file = PictureWriter.write(Pictures.random(20, 10, 3), format);
     byte[] profile = ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
-    if (format == PictureFormat.PNG) {
+    if (format.ending().equals("png")) {
       assertThat(Profiles.ofPng(file).getData()).isEqualTo(profile);
     } else {
       String all = new String(file, StandardCharsets.ISO_8859_1);
@@ -288,7 +288,8 @@ class PictureFilesTest {
     byte[] text = "Dear maker, this is no picture.".getBytes(StandardCharsets.UTF_8);
     assertThatThrownBy(() -> PictureReader.read(text, "holiday.jpg"))
         .isInstanceOf(PictureException.class)
-        .hasMessage("“holiday.jpg” is not a JPEG, PNG or TIFF picture, whatever its name says.");
+        .hasMessage(
+            "“holiday.jpg” is not a JPEG, PNG, TIFF or WebP picture, whatever its name says.");
   }
 
   @ParameterizedTest
@@ -327,6 +328,38 @@ class PictureFilesTest {
         .isInstanceOf(PictureException.class)
         .hasMessageContaining("30000 × 30000")
         .hasMessageContaining("64 megapixels");
+  }
+
+  /** A higher quality is nearer, and larger. */
+  @Test
+  void theQualityOfAJpegIsChosen(@TempDir Path folder) throws IOException {
+    Picture photo = Scaling.toLongSide(Pictures.photo("portrait-light-skin-studio"), 400);
+    double[] far = new double[3];
+    long[] bytes = new long[3];
+    int[] qualities = {60, 85, 100};
+    for (int i = 0; i < 3; i++) {
+      Path file = folder.resolve(i + ".jpg");
+      PictureWriter.write(Strips.of(photo), PictureFormat.JPEG, qualities[i], PhotoData.NONE, file);
+      bytes[i] = Files.size(file);
+      Picture back = PictureReader.read(file);
+      for (int k = 0; k < back.g().length; k++) {
+        far[i] += Math.abs(back.g()[k] - photo.g()[k]);
+      }
+    }
+    assertThat(bytes[0]).isLessThan(bytes[1]).isLessThan(bytes[2]);
+    assertThat(far[0]).isGreaterThan(far[1]).isGreaterThan(far[2]);
+    assertThatThrownBy(() -> PictureFormat.checkQuality(20)).hasMessageContaining("50 and 100");
+  }
+
+  @Test
+  void sixteenBitsOfAPngComeBack() {
+    Picture picture = Pictures.random(30, 20, 5);
+    Picture back =
+        PictureReader.read(PictureWriter.write(picture, PictureFormat.PNG_16), "deep.png");
+    assertThat(Pictures.farthest(picture, back)).isLessThan(1 / 65535.0);
+    assertThatThrownBy(() -> PictureFormat.ofId("gif"))
+        .hasMessageContaining("PNG, 16 bits")
+        .hasMessageContaining("“gif”");
   }
 
   @Test

@@ -91,9 +91,10 @@ class BenchController {
       @PathVariable("id") long id,
       @RequestParam("photo") long photoId,
       @RequestParam("format") String format,
+      @RequestParam(name = "quality", defaultValue = "" + PictureFormat.QUALITY) int quality,
       @RequestParam(name = "discreet", defaultValue = "false") boolean discreet) {
     Rows.Effect row = effects.get(id);
-    Result as = new Result(PictureFormat.ofName("." + format), discreet);
+    Result as = new Result(PictureFormat.ofId(format), quality, discreet);
     Effect effect = effects.effect(row);
     Worn worn = new Worn("effect", 1, false, Map.of(), bench.paint(id, photoId));
     Map<String, Object> state = StackJson.format(new Fitting(List.of(worn)), key -> effect);

@@ -2,6 +2,7 @@ package org.nineveils.app.fitting;
 
 import java.io.IOException;
 import java.util.Map;
+import org.nineveils.app.render.Result;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -34,9 +35,7 @@ class BatchApi {
     Fields f = Json.read(body, "The request");
     return Json.object(
         "progress",
-        batches
-            .start(id, f.wholes("photos"), Batches.uploads(f), f.flag("discreet", false))
-            .shown());
+        batches.start(id, f.wholes("photos"), Batches.uploads(f), Result.of(f)).shown());
   }
 
   @PostMapping("/files")

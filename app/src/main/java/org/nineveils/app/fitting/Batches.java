@@ -31,7 +31,6 @@ import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.Worn;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
@@ -75,7 +74,7 @@ class Batches implements JobKind {
    * Starts a batch of photos that are there and files that were taken in; what is worn is taken
    * now.
    */
-  Job start(long fitting, List<Long> photoIds, List<Upload> files, boolean discreet) {
+  Job start(long fitting, List<Long> photoIds, List<Upload> files, Result how) {
     if (photoIds.size() + files.size() > MOST) {
       throw new Refusal("At most %d photos are taken at once.".formatted(MOST));
     }
@@ -90,10 +89,9 @@ class Batches implements JobKind {
     files.forEach(f -> items.add(Json.object("file", f.token(), "name", f.name())));
     String request =
         Json.write(
-            Json.object(
-                "state", StackJson.format(unpainted, wardrobe.effects()),
-                "discreet", discreet,
-                "items", items));
+            how.put(
+                Json.object(
+                    "state", StackJson.format(unpainted, wardrobe.effects()), "items", items)));
     String title =
         "%s on %d %s"
             .formatted(wardrobe.title(), items.size(), items.size() == 1 ? "photo" : "photos");
@@ -150,7 +148,7 @@ class Batches implements JobKind {
 
   private void make(JobRun run, List<Item> all) throws IOException {
     Stack stack = StackJson.parse(run.request().object("state"));
-    Result how = new Result(PictureFormat.JPEG, run.request().flag("discreet", false));
+    Result how = Result.of(run.request());
     List<Item> missing = all.stream().filter(i -> !Files.exists(i.out(run.folder()))).toList();
     run.total(all.size(), all.size() - missing.size());
     run.each(

@@ -97,9 +97,10 @@ class FittingController {
   Map<String, Object> export(
       @PathVariable("id") long id,
       @RequestParam("format") String format,
+      @RequestParam(name = "quality", defaultValue = "" + PictureFormat.QUALITY) int quality,
       @RequestParam(name = "discreet", defaultValue = "false") boolean discreet) {
     FittingRow row = fittings.get(id);
-    Result as = new Result(PictureFormat.ofName("." + format), discreet);
+    Result as = new Result(PictureFormat.ofId(format), quality, discreet);
     Wardrobe wardrobe = fittings.wardrobe(row);
     Map<String, Object> state = StackJson.format(fittings.fitting(row), wardrobe.effects());
     Photo photo = photos.get(row.photoId());

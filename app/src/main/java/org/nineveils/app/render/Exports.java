@@ -11,7 +11,6 @@ import org.nineveils.app.photos.PhotoService;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.StackJson;
-import org.nineveils.picture.PictureFormat;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 
@@ -37,22 +36,10 @@ public class Exports implements JobKind {
    * @param name of what is worn, for the file's name
    */
   public Job start(Photo photo, Map<String, Object> state, Result how, String name) {
-    PictureFormat format = how.format();
-    String file = Answers.named(photo.name(), name) + "." + format.ending();
+    String file = Answers.named(photo.name(), name) + how.format().suffix();
     String request =
-        Json.write(
-            Json.object(
-                "photo",
-                photo.id(),
-                "state",
-                state,
-                "format",
-                format.ending(),
-                "discreet",
-                how.discreet(),
-                "file",
-                file));
-    String title = "“%s” through “%s”, %s".formatted(photo.name(), name, format);
+        Json.write(how.put(Json.object("photo", photo.id(), "state", state, "file", file)));
+    String title = "“%s” through “%s”, %s".formatted(photo.name(), name, how.format().words());
     return jobs.getObject().start(ID, "photo:" + photo.id(), title, request);
   }
 
@@ -65,9 +52,7 @@ public class Exports implements JobKind {
   public void run(JobRun run) throws IOException {
     Fields request = run.request();
     Photo photo = photos.get(request.whole("photo"));
-    Result how =
-        new Result(
-            PictureFormat.ofName("." + request.text("format")), request.flag("discreet", false));
+    Result how = Result.of(request);
     String file = request.text("file");
     run.total(1, 0);
     boolean made =

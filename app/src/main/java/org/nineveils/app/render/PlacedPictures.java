@@ -28,6 +28,11 @@ public class PlacedPictures implements Shelf {
   private final Blobs blobs;
   private final org.nineveils.app.memory.Shelf<Size, Picture> decoded;
 
+  private final org.nineveils.app.memory.Shelf<Size, Picture> covers;
+
+  /** Stands for a picture of which all is there. */
+  private static final Picture OPAQUE = Picture.blank(1, 1);
+
   /** A picture at a long side; {@link #WHOLE} for its own size. */
   private record Size(String sha, int longSide) {}
 
@@ -36,6 +41,7 @@ public class PlacedPictures implements Shelf {
   PlacedPictures(Blobs blobs, Budget budget) {
     this.blobs = blobs;
     this.decoded = budget.shelf("placed pictures", Weights::picture);
+    this.covers = budget.shelf("transparency of placed pictures", Weights::picture);
   }
 
   /**
@@ -97,6 +103,21 @@ public class PlacedPictures implements Shelf {
         ? Optional.of(
             decoded.get(new Size(sha, longSide), () -> Scaling.toLongSide(whole(sha), longSide)))
         : Optional.empty();
+  }
+
+  @Override
+  public Optional<Picture> cover(String sha, int longSide) {
+    if (!blobs.has(sha)) {
+      return Optional.empty();
+    }
+    Picture cover =
+        covers.get(
+            new Size(sha, longSide),
+            () ->
+                PictureReader.cover(blobs.get(sha), sha)
+                    .map(whole -> Scaling.toLongSide(whole, longSide))
+                    .orElse(OPAQUE));
+    return Optional.of(cover).filter(c -> !c.equals(OPAQUE));
   }
 
   /** The picture, small, as a JPEG. */

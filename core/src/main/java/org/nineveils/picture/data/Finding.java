@@ -1,6 +1,7 @@
 package org.nineveils.picture.data;
 
 import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 
@@ -29,6 +30,9 @@ final class Finding {
     }
     if (file.length > 8 && (file[0] & 0xff) == 0x89 && file[1] == 'P') {
       return png(file);
+    }
+    if (file.length > 12 && begins(file, ascii("RIFF")) && file[8] == 'W' && file[9] == 'E') {
+      return webp(file);
     }
     Directory first = Directory.read(file);
     if (first == null) {
@@ -82,6 +86,32 @@ final class Finding {
             begins(body, XMP_CHUNK) ? Arrays.copyOfRange(body, XMP_CHUNK.length, body.length) : xmp;
       }
       at += 12 + length;
+    }
+    return new PhotoData(exif, xmp, null);
+  }
+
+  /** Chunks of a RIFF file (WebP Container Specification): EXIF and XMP. */
+  private static PhotoData webp(byte[] file) {
+    Directory exif = null;
+    byte[] xmp = null;
+    ByteBuffer in = ByteBuffer.wrap(file).order(ByteOrder.LITTLE_ENDIAN);
+    int at = 12;
+    while (at + 8 <= file.length) {
+      int length = in.getInt(at + 4);
+      if (length < 0 || length > file.length - at - 8) {
+        break;
+      }
+      String type = new String(file, at, 4, StandardCharsets.US_ASCII);
+      if (length <= MOST && (type.equals("EXIF") || type.equals("XMP "))) {
+        byte[] body = Arrays.copyOfRange(file, at + 8, at + 8 + length);
+        if (type.equals("XMP ")) {
+          xmp = body;
+        } else {
+          int from = begins(body, EXIF) ? EXIF.length : 0;
+          exif = Directory.read(Arrays.copyOfRange(body, from, body.length));
+        }
+      }
+      at += 8 + length + length % 2;
     }
     return new PhotoData(exif, xmp, null);
   }

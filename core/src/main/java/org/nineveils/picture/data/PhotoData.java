@@ -64,7 +64,7 @@ public final class PhotoData {
     this.captions = captions;
   }
 
-  /** What a JPEG, PNG or TIFF file holds; never refuses, what cannot be read is left out. */
+  /** What a JPEG, PNG, TIFF or WebP file holds; never refuses, what cannot be read is left out. */
   public static PhotoData of(byte[] file) {
     try {
       return Finding.in(file);
@@ -131,6 +131,16 @@ public final class PhotoData {
   /** Exif as a block, as it stands in JPEG and PNG files; null for none. */
   byte[] block() {
     return exif == null ? null : exif.block();
+  }
+
+  /** How the picture is to be turned to be upright, 1…8 (Exif 2.32, 4.6.5.A); 1 where none says. */
+  public int orientation() {
+    Directory.Field f = exif == null ? null : exif.fields().get(ORIENTATION);
+    if (f == null || f.type() != 3 || f.bytes().length < 2) {
+      return 1;
+    }
+    int said = ByteBuffer.wrap(f.bytes()).order(exif.order()).getShort(0);
+    return said >= 1 && said <= 8 ? said : 1;
   }
 
   /** Pixels per inch, 0 where that is not known. */

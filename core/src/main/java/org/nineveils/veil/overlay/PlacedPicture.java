@@ -8,12 +8,16 @@ import org.nineveils.veil.Frame;
 
 /**
  * A picture laid over the photo: filling the frame, fitted into it, or repeated; scaled and turned
- * about its middle, which can be moved; mirrored. Where it does not reach, the photo stays. It is
- * first made smaller by area averaging to about the size that it is seen at, then read between its
- * pixels by straight lines in both directions.
+ * about its middle, which can be moved; mirrored. Where it does not reach, or is transparent, the
+ * photo stays. It is first made smaller by area averaging to about the size that it is seen at,
+ * then read between its pixels by straight lines in both directions.
  */
 final class PlacedPicture {
   private final Picture texture;
+
+  /** How much of the texture is there, in red; null where all of it is. */
+  private final Picture cover;
+
   private final float amount;
   private final boolean tiled;
 
@@ -36,6 +40,7 @@ final class PlacedPicture {
     size *= v.share(Overlay.PICTURE_SCALE);
     int longSide = (int) Math.max(1, Math.round(picture.longSide() * Math.min(1, size)));
     texture = frame.shelf().find(sha, longSide).orElse(picture);
+    cover = frame.shelf().cover(sha, longSide).orElse(null);
     double perPixel = texture.longSide() / (picture.longSide() * size);
     double angle = Math.toRadians(v.number(Overlay.PICTURE_ANGLE));
     String mirror = v.get(Overlay.PICTURE_MIRROR);
@@ -63,7 +68,7 @@ final class PlacedPicture {
 
   /** Bytes of the texture; the shelf may share it with others. */
   long bytes() {
-    return 3L * Float.BYTES * texture.area().pixels();
+    return (cover == null ? 3L : 4L) * Float.BYTES * texture.area().pixels();
   }
 
   /** Lays it over a band, in place. */
@@ -93,9 +98,20 @@ final class PlacedPicture {
     float b = p * (1 - q);
     float c = (1 - p) * q;
     float d = p * q;
-    band.r[i] += (mix(texture.r(), row0, row1, x0, x1, a, b, c, d) - band.r[i]) * amount;
-    band.g[i] += (mix(texture.g(), row0, row1, x0, x1, a, b, c, d) - band.g[i]) * amount;
-    band.b[i] += (mix(texture.b(), row0, row1, x0, x1, a, b, c, d) - band.b[i]) * amount;
+    // The texture is over white: t = c · s + 1 − s, so c · s − s · v is t − 1 + s · (1 − v).
+    float s = cover == null ? 1 : mix(cover.r(), row0, row1, x0, x1, a, b, c, d);
+    float r = mix(texture.r(), row0, row1, x0, x1, a, b, c, d);
+    float g = mix(texture.g(), row0, row1, x0, x1, a, b, c, d);
+    float blue = mix(texture.b(), row0, row1, x0, x1, a, b, c, d);
+    band.r[i] = laid(band.r[i], r, s);
+    band.g[i] = laid(band.g[i], g, s);
+    band.b[i] = laid(band.b[i], blue, s);
+  }
+
+  private float laid(float v, float overWhite, float share) {
+    return share == 1
+        ? v + (overWhite - v) * amount
+        : v + (overWhite - 1 + share * (1 - v)) * amount;
   }
 
   private static float mix(

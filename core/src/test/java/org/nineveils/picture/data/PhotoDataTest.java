@@ -181,7 +181,7 @@ class PhotoDataTest {
     Picture upright = PictureReader.read(photo(), "in.jpg");
     assertThat(upright.width()).isEqualTo(30);
     Path file = folder.resolve("out." + format.ending());
-    PictureWriter.write(Strips.of(upright), format, data, file);
+    PictureWriter.write(Strips.of(upright), format, 95, data, file);
     Picture back = PictureReader.read(file);
     assertThat(back.width()).as("not turned again").isEqualTo(30);
     return ImageMetadataReader.readMetadata(new ByteArrayInputStream(Files.readAllBytes(file)));
@@ -259,7 +259,7 @@ class PhotoDataTest {
       PhotoData data = new PhotoData(read, null, null);
       for (PictureFormat format : PictureFormat.values()) {
         Path file = folder.resolve("d." + format.ending());
-        PictureWriter.write(Strips.of(Pictures.flat(3, 2, 0, 0, 0)), format, data, file);
+        PictureWriter.write(Strips.of(Pictures.flat(3, 2, 0, 0, 0)), format, 95, data, file);
         assertThat(PictureReader.read(file).width()).isEqualTo(3);
       }
     }

@@ -3,11 +3,18 @@ package org.nineveils.veil.overlay;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.nineveils.colour.Hsl;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
+import org.nineveils.picture.Shelf;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Manner;
+import org.nineveils.stack.Renderer;
+import org.nineveils.stack.Stack;
 import org.nineveils.testing.CheckValues;
 import org.nineveils.testing.Pictures;
 
@@ -104,6 +111,40 @@ class OverlayTest {
     assertThat(out.r()[10 * 300 + 60]).as("beside the beam").isEqualTo(0.3f);
     for (float v : out.g()) {
       assertThat(v).isGreaterThanOrEqualTo(0.3f);
+    }
+  }
+
+  /** Where a placed picture is transparent the photo stays; half-way it is half-way. */
+  @Test
+  void aPlacedPictureKeepsItsTransparency() {
+    float[] there = {0, 0.5f, 1};
+    Picture overWhite =
+        new Picture(
+            3, 1, new float[] {1, 1, 1}, new float[] {1, 0.5f, 0}, new float[] {1, 0.5f, 0});
+    Shelf shelf =
+        new Shelf() {
+          @Override
+          public Optional<Picture> find(String sha) {
+            return Optional.of(overWhite);
+          }
+
+          @Override
+          public Optional<Picture> cover(String sha, int longSide) {
+            return Optional.of(new Picture(3, 1, there, there, there));
+          }
+        };
+    Picture blue = Pictures.flat(3, 1, 0, 0, 1);
+    Stack stack =
+        Stack.of(
+            Bundle.of(
+                List.of(
+                    Pictures.veil(
+                        "overlay", Map.of("picture", Pictures.TEXTURE, "pictureAmount", 100)))));
+    Picture out = Renderer.render(blue, blue.area(), stack, Manner.exact().picturesFrom(shelf));
+    for (int i = 0; i < 3; i++) {
+      assertThat(out.r()[i]).isCloseTo(there[i], within(1e-6f));
+      assertThat(out.b()[i]).isCloseTo(1 - there[i], within(1e-6f));
+      assertThat(out.g()[i]).isCloseTo(0, within(1e-6f));
     }
   }
 
