@@ -29,8 +29,10 @@ class RulesAndNoiseTest {
           "reds", Pictures.rule("colour", Map.of()),
           "picked", Pictures.rule("picked", Map.of("colours", List.of("#b98b74"))));
 
-  static Stream<Path> photos() throws IOException {
-    return Files.list(Path.of("../demo/photos")).sorted();
+  static List<Path> photos() throws IOException {
+    try (Stream<Path> all = Files.list(Path.of("../demo/photos"))) {
+      return all.sorted().toList();
+    }
   }
 
   private static Picture covered(Picture plain, Rule rule) {
