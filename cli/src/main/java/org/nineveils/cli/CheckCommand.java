@@ -12,7 +12,7 @@ import picocli.CommandLine.Spec;
 /** Opens a release as the desk would and says what is in it. */
 @Command(
     name = "check",
-    description = "Checks a release file: paths, checksums, manifest, every effect.",
+    description = "Checks a release file: paths, checksums, manifest, every effect and picture.",
     mixinStandardHelpOptions = true)
 final class CheckCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
@@ -22,7 +22,7 @@ final class CheckCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Release release = ReleaseReader.read(file);
+    Release release = ReleaseReader.check(file);
     spec.commandLine()
         .getOut()
         .printf(

@@ -8,7 +8,7 @@ package org.nineveils.refusal;
  * <caption>Bounds</caption>
  * <tr><th>what</th><th>bounds</th></tr>
  * <tr><td>pictures</td><td>160 MB, 64 megapixels, 20 000 pixels a side</td></tr>
- * <tr><td>releases</td><td>256 MB, 4 000 entries of 8 MB, 512 MB once unpacked</td></tr>
+ * <tr><td>releases</td><td>256 MB, 4 000 entries of 8 MB, 512 MB once unpacked, pictures of 400 megapixels</td></tr>
  * <tr><td>colour tables</td><td>16 MB of text, 65 entries an axis</td></tr>
  * <tr><td>JSON</td><td>32 million characters, nested 20 deep</td></tr>
  * </table>
@@ -34,6 +34,9 @@ public final class Limits {
 
   /** Most bytes of all entries of a release once unpacked. */
   public static final long RELEASE_UNPACKED = 512L * 1024 * 1024;
+
+  /** Most pixels of all pictures that a release lays over photos. */
+  public static final long RELEASE_PIXELS = 400_000_000L;
 
   /** Largest text of a colour table, in bytes. */
   public static final int TABLE_BYTES = 16 * 1024 * 1024;

@@ -73,6 +73,43 @@ public final class ReleaseReader {
         fault -> refused(name, fault));
   }
 
+  /**
+   * Opens a release and reads every picture in it to its end, as before it is put out or taken in.
+   *
+   * @throws ReleaseException as {@link #read(byte[], String)}
+   */
+  public static Release check(byte[] bytes, String name) {
+    return checked(read(bytes, name), name);
+  }
+
+  /** The same of a file. */
+  public static Release check(Path file) {
+    return checked(read(file), String.valueOf(file.getFileName()));
+  }
+
+  private static Release checked(Release release, String name) {
+    release
+        .pictures()
+        .forEach(
+            (sha, file) ->
+                Outside.read(
+                    () -> PictureReader.read(file, ReleaseWriter.PICTURES + sha),
+                    ReleaseException.class,
+                    fault -> refused(name, fault)));
+    return release;
+  }
+
+  /**
+   * The list of checksums in a release: releases with the same list hold the same, however they
+   * were compressed.
+   */
+  public static byte[] checksums(byte[] bytes, String name) {
+    return Outside.read(
+        () -> ZipEntries.read(bytes, name).getOrDefault(Checksums.FILE, new byte[0]),
+        ReleaseException.class,
+        fault -> refused(name, fault));
+  }
+
   /** What a part of it was refused with, or that it is damaged. */
   private static ReleaseException refused(String name, Throwable fault) {
     boolean said =
@@ -137,9 +174,13 @@ public final class ReleaseReader {
     return release;
   }
 
-  /** Reads every picture to its end, so that none fails later. */
+  /**
+   * The pictures, their headers looked at: what each takes, and all together, is bounded before a
+   * pixel is decoded. They are decoded when they are worn; see {@link #check}.
+   */
   private Map<String, byte[]> pictures(Fields manifest) {
     Map<String, byte[]> pictures = new HashMap<>();
+    long pixels = 0;
     if (manifest.has("pictures")) {
       for (Object path : manifest.list("pictures")) {
         byte[] file = bytes(String.valueOf(path));
@@ -147,10 +188,11 @@ public final class ReleaseReader {
             || !String.valueOf(path).contains(Checksums.sha256(file))) {
           throw fault("“%s” is not named after what is in it".formatted(path));
         }
-        try {
-          PictureReader.read(file, String.valueOf(path));
-        } catch (PictureException e) {
-          throw new ReleaseException("“%s”: %s".formatted(name, e.getMessage()), e);
+        pixels += PictureReader.pixels(file, String.valueOf(path));
+        if (pixels > Limits.RELEASE_PIXELS) {
+          throw fault(
+              "its pictures have more than %d megapixels"
+                  .formatted(Limits.RELEASE_PIXELS / 1_000_000));
         }
         pictures.put(Checksums.sha256(file), file);
       }

@@ -9,14 +9,17 @@ import com.networknt.schema.SpecificationVersion;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TimeZone;
 import java.util.function.Consumer;
+import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -388,13 +391,54 @@ class ReleaseTest {
         .hasMessageContaining("picture");
   }
 
+  /** Opening looks at headers alone; before it is put out or taken in all is read to the end. */
   @Test
-  void aDamagedPictureIsRefusedByItsPath() {
+  void aDamagedPictureIsRefusedByItsPathWhereAReleaseIsChecked() {
     byte[] file = PictureWriter.write(Pictures.random(40, 30, 3), PictureFormat.PNG);
     byte[] half = java.util.Arrays.copyOf(file, file.length / 2);
     byte[] packed = ReleaseWriter.write(withPicture(half, Map.of(Checksums.sha256(half), half)));
-    assertThatThrownBy(() -> ReleaseReader.read(packed, "paper.zip"))
+    assertThat(ReleaseReader.read(packed, "paper.zip").pictures()).hasSize(1);
+    assertThatThrownBy(() -> ReleaseReader.check(packed, "paper.zip"))
         .isInstanceOf(ReleaseException.class)
         .hasMessageContaining("pictures/" + Checksums.sha256(half));
+  }
+
+  /** Headers of 60 megapixels each, in a few bytes: refused before any is decoded. */
+  @Test
+  void picturesOfTooManyPixelsTogetherAreRefused() {
+    Map<String, byte[]> pictures = new HashMap<>();
+    byte[] first = null;
+    for (int i = 0; i < 7; i++) {
+      byte[] file = PictureWriter.write(Pictures.random(4 + i, 4, 3), PictureFormat.PNG);
+      ByteBuffer.wrap(file).putInt(16, 10_000).putInt(20, 6_000);
+      CRC32 crc = new CRC32();
+      crc.update(file, 12, 17);
+      ByteBuffer.wrap(file).putInt(29, (int) crc.getValue());
+      pictures.put(Checksums.sha256(file), file);
+      first = file;
+    }
+    byte[] packed = ReleaseWriter.write(withPicture(first, pictures));
+    assertThatThrownBy(() -> ReleaseReader.read(packed, "paper.zip"))
+        .isInstanceOf(ReleaseException.class)
+        .hasMessageContaining("400 megapixels");
+  }
+
+  @Test
+  void theSameReleaseCompressedOtherwiseHasTheSameChecksums() throws IOException {
+    byte[] packed = ReleaseWriter.write(release());
+    ByteArrayOutputStream again = new ByteArrayOutputStream();
+    try (ZipOutputStream out = new ZipOutputStream(again);
+        ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(packed))) {
+      out.setLevel(1);
+      for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+        out.putNextEntry(new ZipEntry(entry.getName()));
+        in.transferTo(out);
+        out.closeEntry();
+      }
+    }
+    assertThat(again.toByteArray()).isNotEqualTo(packed);
+    assertThat(ReleaseReader.checksums(again.toByteArray(), "a.zip"))
+        .isEqualTo(ReleaseReader.checksums(packed, "b.zip"))
+        .isNotEmpty();
   }
 }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -196,13 +197,12 @@ class PackingService implements JobKind {
     CollectionRows.Collection c = snapshot.collection();
     byte[] file = ReleaseWriter.write(release);
     String fileName = "%s-%s.zip".formatted(Names.slug(c.name()), c.version());
-    ReleaseReader.read(file, fileName); // what the desk would refuse is never put out
+    ReleaseReader.check(file, fileName); // what the desk would refuse is never put out
     String sha = Checksums.sha256(file);
     Optional<CollectionRows.Packed> before = store.packed(c.name(), c.version());
     if (before.isPresent()) {
-      if (before.get().sha().equals(sha)) {
-        return "Version %s was packed before from the same state; the file is the same."
-            .formatted(c.version());
+      if (holdsTheSame(before.get(), file, fileName)) {
+        return "Version %s was packed before from the same state.".formatted(c.version());
       }
       throw new Conflict(
           "Version %s was packed before, and the collection has changed since. Raise the version, then pack."
@@ -219,6 +219,13 @@ class PackingService implements JobKind {
         });
     return "Packed “%s” %s with %d effects."
         .formatted(c.name(), c.version(), release.effects().size());
+  }
+
+  /** Whether the lists of checksums are the same, however the files were compressed. */
+  private boolean holdsTheSame(CollectionRows.Packed before, byte[] file, String fileName) {
+    return Arrays.equals(
+        ReleaseReader.checksums(blobs.get(before.sha()), before.fileName()),
+        ReleaseReader.checksums(file, fileName));
   }
 
   private Release release(Snapshot snapshot, Map<Long, byte[][]> previews) {

@@ -67,7 +67,7 @@ public class DeskService implements WardrobeSource {
    * @throws org.nineveils.release.ReleaseException with a sentence if it is not
    */
   public long take(String fileName, byte[] bytes) {
-    Release release = ReleaseReader.read(bytes, fileName);
+    Release release = ReleaseReader.check(bytes, fileName);
     String sha = blobs.put(bytes);
     release.pictures().values().forEach(blobs::put); // on the shelf under their checksums
     return journal.edit(

@@ -73,7 +73,7 @@ class CollectionsIT {
     change(id, "1.0", "Hello.");
     assertThat(http.job(pack, "").text("said"))
         .isEqualTo("Packed “Third Light” 1.0 with 24 effects.");
-    assertThat(http.job(pack, "").text("said")).contains("the file is the same");
+    assertThat(http.job(pack, "").text("said")).contains("from the same state");
 
     change(id, "1.0", "Changed.");
     var refused = http.job(pack, "");

@@ -83,7 +83,10 @@ class JobsIT {
       Download all = page.waitForDownload(() -> page.locator("[data-format=jpg]").click());
       assertThat(new String(Files.readAllBytes(all.path()), StandardCharsets.ISO_8859_1))
           .contains("2026:05:04 10:11:12", "B-7781", "Nine Veils");
+      page.getByText("Quality and data").click();
       page.getByLabel("Without place and numbers").check();
+      page.getByLabel("JPEG quality").fill("60");
+      page.getByLabel("JPEG quality").press("Tab");
       page.reload();
       new Workplace(page).settle();
       assertThat(page.getByLabel("Without place and numbers").isChecked()).isTrue();
@@ -91,6 +94,10 @@ class JobsIT {
       assertThat(new String(Files.readAllBytes(less.path()), StandardCharsets.ISO_8859_1))
           .contains("2026:05:04 10:11:12")
           .doesNotContain("B-7781");
+      assertThat(Files.size(less.path())).as("of less quality").isLessThan(Files.size(all.path()));
+      Download deep = page.waitForDownload(() -> page.locator("[data-format=png16]").click());
+      byte[] png = Files.readAllBytes(deep.path());
+      assertThat(png[24]).as("bits of a sample, PNG 11.2.2").isEqualTo((byte) 16);
       assertThat(observed.faults()).isEmpty();
     }
     http.json("DELETE", "/api/photos/" + id, "");
