@@ -60,8 +60,9 @@ record NamedSpace(Matrix3 toLinear, DoubleUnaryOperator decode) {
           12, new Primaries(0.680, 0.320, 0.265, 0.690, 0.150, 0.060));
 
   /** The curve of BT.709, 601 and 2020 from values to light, H.273, table 3. */
-  private static final DoubleUnaryOperator BROADCAST =
-      v -> v < 0.081242858 ? v / 4.5 : Math.pow((v + 0.099296826) / 1.099296826, 1 / 0.45);
+  private static double broadcast(double v) {
+    return v < 0.081242858 ? v / 4.5 : Math.pow((v + 0.099296826) / 1.099296826, 1 / 0.45);
+  }
 
   /** H.273, table 3. */
   private static final Map<Integer, DoubleUnaryOperator> TRANSFERS =

@@ -39,7 +39,9 @@ final class Finding {
       return PhotoData.NONE;
     }
     Directory.Field xmp = first.fields().get(TIFF_XMP);
-    return new PhotoData(first, xmp == null ? null : xmp.bytes(), null);
+    Directory.Field sets = first.fields().get(Captions.TIFF_TAG);
+    byte[] captions = sets == null ? null : Captions.segment(sets.bytes());
+    return new PhotoData(first, xmp == null ? null : xmp.bytes(), captions);
   }
 
   private static PhotoData jpeg(byte[] file) {

@@ -103,7 +103,7 @@ public final class PhotoData {
       first.below().remove(Directory.GPS);
       first.belowOf(Directory.EXIF).fields().keySet().removeAll(NUMBERS);
     }
-    return new PhotoData(first, xmp == null ? null : discreet(xmp), captions);
+    return new PhotoData(first, xmp == null ? null : discreet(xmp), Captions.discreet(captions));
   }
 
   private static byte[] upright(byte[] xmp) {
@@ -113,7 +113,8 @@ public final class PhotoData {
   }
 
   private static final String NAMES =
-      "(?:exif:GPS\\w+|aux:(?:SerialNumber|LensSerialNumber|OwnerName)|exifEX:(?:BodySerialNumber|LensSerialNumber|CameraOwnerName))";
+      "(?:exif:GPS\\w+|aux:(?:SerialNumber|LensSerialNumber|OwnerName)|exifEX:(?:BodySerialNumber|LensSerialNumber|CameraOwnerName)"
+          + "|photoshop:(?:City|State|Country)|Iptc4xmpCore:(?:Location|CountryCode))";
 
   private static byte[] discreet(byte[] xmp) {
     String text = text(xmp).replaceAll("\\s" + NAMES + "\\s*=\\s*(?:\"[^\"]*\"|'[^']*')", "");

@@ -58,10 +58,11 @@ public final class Pieces {
     if (data.exif != null) {
       chunk(out, "eXIf", data.block());
     }
-    if (data.xmp != null) {
+    byte[] xmp = data.xmp == null ? Captions.xmp(data.captions) : data.xmp;
+    if (xmp != null) {
       ByteArrayOutputStream body = new ByteArrayOutputStream();
       body.writeBytes(Finding.XMP_CHUNK);
-      body.writeBytes(data.xmp);
+      body.writeBytes(xmp);
       chunk(out, "iTXt", body.toByteArray());
     }
     return out.toByteArray();
@@ -89,6 +90,11 @@ public final class Pieces {
     if (data.xmp != null) {
       TIFFTag tag = new TIFFTag("XMP", XMP, 1 << TIFFTag.TIFF_BYTE);
       out.add(new TIFFField(tag, TIFFTag.TIFF_BYTE, data.xmp.length, data.xmp));
+    }
+    byte[] sets = Captions.ofSegment(data.captions);
+    if (sets != null) {
+      TIFFTag tag = new TIFFTag("IPTC", Captions.TIFF_TAG, 1 << TIFFTag.TIFF_UNDEFINED);
+      out.add(new TIFFField(tag, TIFFTag.TIFF_UNDEFINED, sets.length, sets));
     }
     return out;
   }

@@ -136,11 +136,17 @@ class PhotoDataTest {
       aux:SerialNumber="B-7781"><dc:rights><rdf:Alt><rdf:li xml:lang="x-default">All kept</rdf:li></rdf:Alt>\
       </dc:rights></rdf:Description></rdf:RDF></x:xmpmeta>""";
 
-  /** IPTC-IIM 4.2: record 2, dataset 120 (caption), in the resource 0x0404 of the segment. */
+  /**
+   * IPTC-IIM 4.2: record 2, datasets 120 (caption) and 90 (city), in the resource 0x0404 of the
+   * segment.
+   */
   private static byte[] captions() {
-    byte[] words = "Asleep in wool".getBytes(StandardCharsets.US_ASCII);
-    ByteBuffer iim = ByteBuffer.allocate(5 + words.length);
-    iim.put((byte) 0x1c).put((byte) 2).put((byte) 120).putShort((short) words.length).put(words);
+    ByteBuffer iim = ByteBuffer.allocate(2 * 5 + 14 + 5);
+    for (String[] set : new String[][] {{"120", "Asleep in wool"}, {"90", "Hythe"}}) {
+      byte[] words = set[1].getBytes(StandardCharsets.US_ASCII);
+      iim.put((byte) 0x1c).put((byte) 2).put((byte) Integer.parseInt(set[0]));
+      iim.putShort((short) words.length).put(words);
+    }
     byte[] mark = java.util.HexFormat.of().parseHex("50686f746f73686f7020332e3000");
     ByteBuffer out = ByteBuffer.allocate(mark.length + 12 + iim.capacity() + iim.capacity() % 2);
     out.put(mark).put("8BIM".getBytes(StandardCharsets.US_ASCII)).putShort((short) 0x0404);
@@ -217,10 +223,28 @@ class PhotoDataTest {
     assertThat(all.getFirstDirectoryOfType(ExifThumbnailDirectory.class)).isNull();
     String xmp = all.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString();
     assertThat(xmp).contains("All kept", "tiff:Orientation=1");
-    if (format == PictureFormat.JPEG) {
+    if (!format.ending().equals("png")) {
       assertThat(text(all, IptcDirectory.class, IptcDirectory.TAG_CAPTION))
           .isEqualTo("Asleep in wool");
+      assertThat(text(all, IptcDirectory.class, IptcDirectory.TAG_CITY)).isEqualTo("Hythe");
     }
+  }
+
+  /** A PNG has no place for IPTC-IIM: dc:description by the IPTC Photo Metadata Standard 2023.1. */
+  @Test
+  void captionsBecomeXmpInAPng() throws Exception {
+    Metadata all = written(PictureFormat.PNG, new PhotoData(null, null, captions()));
+    String xmp = all.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString();
+    assertThat(xmp).contains("dc:description[1]=Asleep in wool");
+  }
+
+  @Test
+  void captionsComeThroughATiff() throws Exception {
+    written(PictureFormat.TIFF, new PhotoData(null, null, captions()));
+    PhotoData back = PhotoData.of(Files.readAllBytes(folder.resolve("out.tif")));
+    Metadata all = written(PictureFormat.JPEG, back);
+    assertThat(text(all, IptcDirectory.class, IptcDirectory.TAG_CAPTION))
+        .isEqualTo("Asleep in wool");
   }
 
   @ParameterizedTest
@@ -233,6 +257,10 @@ class PhotoDataTest {
     assertThat(text(all, more, ExifSubIFDDirectory.TAG_DATETIME_ORIGINAL)).isNotNull();
     String xmp = all.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString();
     assertThat(xmp).contains("All kept").doesNotContain("51,30", "B-7781");
+    if (!format.ending().equals("png")) {
+      assertThat(text(all, IptcDirectory.class, IptcDirectory.TAG_CAPTION)).isNotNull();
+      assertThat(text(all, IptcDirectory.class, IptcDirectory.TAG_CITY)).isNull();
+    }
   }
 
   @ParameterizedTest
