@@ -68,21 +68,21 @@ record NamedSpace(Matrix3 toLinear, DoubleUnaryOperator decode) {
   private static final Map<Integer, DoubleUnaryOperator> TRANSFERS =
       Map.of(
           1,
-          BROADCAST,
+          NamedSpace::broadcast,
           4,
           power(2.2),
           5,
           power(2.8),
           6,
-          BROADCAST,
+          NamedSpace::broadcast,
           8,
           v -> v,
           13,
           Srgb::decode,
           14,
-          BROADCAST,
+          NamedSpace::broadcast,
           15,
-          BROADCAST);
+          NamedSpace::broadcast);
 
   private static final int PQ = 16;
   private static final int HLG = 18;

@@ -31,6 +31,7 @@ final class Captions {
 
   private Captions() {}
 
+  @SuppressWarnings("ArrayRecordComponent") // as it stands in the file
   private record DataSet(int set, int number, byte[] value) {}
 
   /** The data sets in a segment; null for none. */
