@@ -55,6 +55,14 @@ final class OpenCvRecipes extends OpenCvTones {
   }
 
   void twelve() {
+    nine();
+    localContrast();
+    contrast();
+    vignette();
+  }
+
+  /** The first nine of the twelve. */
+  void nine() {
     begin();
     exposure(Recipes.STOPS);
     levels();
@@ -65,9 +73,6 @@ final class OpenCvRecipes extends OpenCvTones {
     softTone();
     exposure(Recipes.LESS_STOPS);
     levels();
-    localContrast();
-    contrast();
-    vignette();
   }
 
   void blurOnly(double perMille) {

@@ -4,8 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.catalogue.Kinds;
+import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
+import org.nineveils.mask.Rule;
+import org.nineveils.mask.RuleKind;
+import org.nineveils.mask.RuleKinds;
 import org.nineveils.mask.Stroke;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
@@ -86,6 +90,29 @@ final class Recipes {
             vignette("12"));
     Map<String, Paint> paint = Map.of("3", new Paint(List.of(SKIN)), "6", new Paint(surroundings));
     return Stack.of(new Bundle(veils, paint, 1));
+  }
+
+  /** One veil with one setting. */
+  static Stack one(String kind, String key, double value) {
+    return Stack.of(Bundle.of(List.of(veil("a", kind, Map.of(key, value)))));
+  }
+
+  /** So many veils that remove haze. */
+  static Stack haze(int count) {
+    List<Veil> veils = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      veils.add(veil("h" + i, "crisp", Map.of("clear", 10.0)));
+    }
+    return Stack.of(Bundle.of(veils));
+  }
+
+  /** A veil that follows skin. */
+  static Stack skin() {
+    RuleKind kind = RuleKinds.ofId("skin");
+    Rule rule =
+        new Rule(kind, SettingValues.parse(kind.settings(), Map.of()), Rule.Join.AND, false);
+    Veil veil = veil("a", "light", Map.of("exposure", 0.3));
+    return Stack.of(Bundle.of(List.of(veil.withMask(new Mask(Cover.BY_RULE, List.of(rule))))));
   }
 
   static Stack blur(double perMille) {

@@ -26,6 +26,7 @@ public final class PackedApp implements AutoCloseable {
                 "target/nine-veils.jar",
                 "--server.port=0",
                 "--nineveils.daily-copies=false",
+                "--nineveils.warming=false",
                 "--nineveils.data=" + data));
     command.addAll(List.of(more));
     process = new ProcessBuilder(command).redirectErrorStream(true).start();

@@ -55,6 +55,7 @@ public final class RunningApp {
     arguments.add("--nineveils.data=" + data);
     arguments.add("--nineveils.demo=" + demo);
     arguments.add("--nineveils.daily-copies=false");
+    arguments.add("--nineveils.warming=false");
     arguments.addAll(List.of(more));
     context = new SpringApplicationBuilder(App.class).run(arguments.toArray(new String[0]));
   }
