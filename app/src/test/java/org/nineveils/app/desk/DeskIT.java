@@ -20,6 +20,7 @@ class DeskIT {
       page.locator("[data-drop=desk] input")
           .setInputFiles(Path.of("../demo/photos/pet-black-dog.jpg"));
       page.getByText("One photo was added.").waitFor();
+      page.locator("[aria-label='Take off pet-black-dog']").waitFor(); // the page came anew
       int photos = page.locator("figure").count();
       page.locator("[aria-label='Take off pet-black-dog']").click();
       page.waitForFunction("n => document.querySelectorAll('figure').length === n - 1", photos);
