@@ -7,14 +7,13 @@ package org.nineveils.colour;
  * <p>Source: CSS Color Module Level 4, section 13.2 (gamut mapping by reducing chroma in a
  * perceptual space), without its local clipping, so that hue is kept to the rounding. On the way
  * from grey to the colour, each channel is a polynomial of third degree in the share of chroma;
- * where the first of them leaves 0…1 is found by the Illinois variant of the rule of false position
- * (M. Dowell, P. Jarratt, BIT 11, 1971).
+ * where the first of them leaves 0…1 is found, between its turning points, by the Illinois variant
+ * of the rule of false position (M. Dowell, P. Jarratt, BIT 11, 1971).
  */
 public final class Gamut {
   /** Light that a channel may stray out of 0…1; in the dark a little light is much hue. */
   private static final float TINY = 1e-6f;
 
-  private static final int STEPS = 16;
   private static final int MOST_STEPS = 16;
 
   /** The matrices of {@link Oklab}. */
@@ -69,22 +68,22 @@ public final class Gamut {
 
   /**
    * The largest share of chroma up to which every channel stays in 0…1. A channel may leave the
-   * range and come back on the way, so it is walked along.
+   * range and come back on the way, so it is followed from one of its turning points to the next.
    */
   private static double share(double l, double a, double b) {
     double share = 1;
-    for (int c = 0; c < 3; c++) {
+    double k0 = LAB_TO_CONES[0][0] * a + LAB_TO_CONES[0][1] * b;
+    double k1 = LAB_TO_CONES[1][0] * a + LAB_TO_CONES[1][1] * b;
+    double k2 = LAB_TO_CONES[2][0] * a + LAB_TO_CONES[2][1] * b;
+    double l3 = 3 * l;
+    for (double[] m : CONES_TO_RGB) {
       // With cones (l + k t)³ and rows that sum to 1: l³ + p t + q t² + s t³.
-      double p = 0;
-      double q = 0;
-      double s = 0;
-      for (int cone = 0; cone < 3; cone++) {
-        double k = LAB_TO_CONES[cone][0] * a + LAB_TO_CONES[cone][1] * b;
-        double m = CONES_TO_RGB[c][cone];
-        p += m * k * 3 * l * l;
-        q += m * k * k * 3 * l;
-        s += m * k * k * k;
-      }
+      double m0 = m[0] * k0;
+      double m1 = m[1] * k1;
+      double m2 = m[2] * k2;
+      double p = (m0 + m1 + m2) * l3 * l;
+      double q = (m0 * k0 + m1 * k1 + m2 * k2) * l3;
+      double s = m0 * k0 * k0 + m1 * k1 * k1 + m2 * k2 * k2;
       share = leaves(l * l * l, p, q, s, share);
     }
     return share;
@@ -93,15 +92,35 @@ public final class Gamut {
   /** Where a channel first leaves 0…1, or the share that it is asked up to. */
   private static double leaves(double grey, double p, double q, double s, double most) {
     double before = 0;
-    for (int step = 1; step <= STEPS; step++) {
-      double t = most * step / STEPS;
-      double v = grey + t * (p + t * (q + t * s));
-      if (v < -NEAR || v > 1 + NEAR) {
-        return crossing(grey - (v > 1 ? 1 : 0), p, q, s, before, t);
+    double under = q * q - 3 * p * s; // turning points: p + 2 q t + 3 s t² = 0
+    if (under > 0 && s != 0) {
+      double root = Math.sqrt(under);
+      double first = (-q - Math.copySign(root, s)) / (3 * s);
+      double second = (-q + Math.copySign(root, s)) / (3 * s);
+      if (first > 0 && first < most) {
+        if (isOut(grey, p, q, s, first)) {
+          return crossed(grey, p, q, s, 0, first);
+        }
+        before = first;
       }
-      before = t;
+      if (second > before && second < most) {
+        if (isOut(grey, p, q, s, second)) {
+          return crossed(grey, p, q, s, before, second);
+        }
+        before = second;
+      }
     }
-    return most;
+    return isOut(grey, p, q, s, most) ? crossed(grey, p, q, s, before, most) : most;
+  }
+
+  private static boolean isOut(double grey, double p, double q, double s, double t) {
+    double v = grey + t * (p + t * (q + t * s));
+    return v < -NEAR || v > 1 + NEAR;
+  }
+
+  private static double crossed(double grey, double p, double q, double s, double from, double to) {
+    boolean above = grey + to * (p + to * (q + to * s)) > 1;
+    return crossing(grey - (above ? 1 : 0), p, q, s, from, to);
   }
 
   /** The root of a polynomial between two places, from the side of the first. */
