@@ -52,4 +52,21 @@ export class Shot {
     const i = (py * width + px) * 4;
     return [this.pixels[i], this.pixels[i + 1], this.pixels[i + 2]];
   }
+
+  /** The same as a mean over a square around the point, as wide as a share of the long side. */
+  around(photoX, photoY, share) {
+    const { wholeWidth, wholeHeight, photoWidth, photoHeight } = this.head;
+    const half = Math.floor((share * Math.max(wholeWidth, wholeHeight)) / 2);
+    const sum = [0, 0, 0];
+    let n = 0;
+    for (let dy = -half; dy <= half; dy++) {
+      for (let dx = -half; dx <= half; dx++) {
+        const rgb = this.at(photoX + (dx * photoWidth) / wholeWidth, photoY + (dy * photoHeight) / wholeHeight);
+        if (!rgb) continue;
+        for (let c = 0; c < 3; c++) sum[c] += rgb[c];
+        n++;
+      }
+    }
+    return n === 0 ? null : sum.map((v) => Math.round(v / n));
+  }
 }

@@ -84,7 +84,7 @@ class BenchIT extends BenchTrial {
     bench.set("exposure", -2);
     page.locator("[data-cover=by-rule]").click();
     bench.settle();
-    bench.setRule(0, "from", 70);
+    bench.setRule(0, "from", 60);
     bench.setRule(0, "featherBelow", 5);
     assertThat(bench.colour(0.75, 0.8)).as("darker than the range").isEqualTo(dark);
     assertThat(bench.colour(0.4, 0.75).get(1)).isLessThan(light.get(1) - 40);

@@ -60,8 +60,7 @@ public final class Ink implements VeilKind {
 
   /** Otherwise a shift goes by the ink that is there. */
   public static final NumberSetting ALSO_WHERE_NONE =
-      new NumberSetting(
-          "alsoWhereNone", "Also where there is none yet", "Ink", "%", 0, 100, 1, 0.0);
+      new NumberSetting("alsoWhereNone", "Also where none is yet", "Ink", "%", 0, 100, 1, 0.0);
 
   private static List<NumberSetting> family(Family family) {
     String name = family.name().toLowerCase(Locale.ROOT);
