@@ -40,6 +40,10 @@ final class SkinRule implements RuleKind {
   private static final float CHROMA_FEATHER = 0.32f;
 
   private static final float LEAST_CHROMA = 2.1f;
+
+  /** Chroma that is never enough. */
+  private static final float FAINTEST = LEAST_CHROMA * (1 - CHROMA_FEATHER);
+
   private static final float NEAR_WHITE = 15;
   private static final float STRONGEST = 47;
   private static final float STRONGEST_FEATHER = 12;
@@ -85,14 +89,18 @@ final class SkinRule implements RuleKind {
       for (int i = 0; i < n; i++) {
         float l = row.l[i];
         float chroma = (float) Math.sqrt(row.a[i] * row.a[i] + row.b[i] * row.b[i]);
+        float notStrong = RuleKind.smooth((STRONGEST - chroma) / STRONGEST_FEATHER + 1);
+        float notBlack = RuleKind.smooth((l - DARKEST) / DARKEST_FEATHER + 1);
+        if (notStrong * notBlack <= NOT || chroma <= FAINTEST) {
+          out[at + i] = 0; // without asking for the angle, which takes longest
+          continue;
+        }
         float angle = (float) Math.toDegrees(Math.atan2(row.b[i], row.a[i]));
         float upright = angle - TILT * (l - MIDDLE);
         float notYellow = RuleKind.smooth((highest - upright) / ABOVE_FEATHER + 1);
         float notRed = RuleKind.smooth((angle - lowest) / BELOW_FEATHER + 1);
         float needed = needed(floor, l, upright - hue);
         float some = RuleKind.smooth((chroma - needed) / (needed * CHROMA_FEATHER) + 1);
-        float notStrong = RuleKind.smooth((STRONGEST - chroma) / STRONGEST_FEATHER + 1);
-        float notBlack = RuleKind.smooth((l - DARKEST) / DARKEST_FEATHER + 1);
         float all = notYellow * notRed * some * notStrong * notBlack;
         out[at + i] = RuleKind.smooth((all - NOT) / (WHOLLY - NOT));
       }
