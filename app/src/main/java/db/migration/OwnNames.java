@@ -10,8 +10,8 @@ import org.nineveils.document.Json;
 
 /**
  * Gives settings of documents of before their present names. Eight hues stood unevenly round the
- * wheel and stand evenly now: what was set for them is read off, between the two that a hue lies
- * between, at the hues of today.
+ * wheel and stand evenly now: the hues of today get what comes nearest to what was set, all round
+ * the wheel.
  */
 final class OwnNames {
   /**
@@ -93,7 +93,33 @@ final class OwnNames {
         out.put(key, in(value));
       }
     }
+    if (out.get("veils") instanceof List<?> veils && out.get("dials") instanceof List<?> dials) {
+      dials.forEach(dial -> keepWithin((Map<?, ?>) dial, veils));
+    }
     return out;
+  }
+
+  /** A dial's range holds its veil's value, also where that was read off anew. */
+  private static void keepWithin(Map<?, ?> dial, List<?> veils) {
+    String key = String.valueOf(dial.get("key"));
+    if (STOPS.stream().noneMatch(key::startsWith)
+        || !(dial.get("min") instanceof Number min)
+        || !(dial.get("max") instanceof Number max)) {
+      return;
+    }
+    for (Object veil : veils) {
+      Map<?, ?> of = (Map<?, ?>) veil;
+      if (String.valueOf(of.get("id")).equals(String.valueOf(dial.get("veil")))
+          && of.get("settings") instanceof Map<?, ?> settings) {
+        @SuppressWarnings("unchecked") // made by settings()
+        Map<String, Object> own = (Map<String, Object>) settings;
+        double now = own.get(key) instanceof Number n ? n.doubleValue() : 0;
+        double within = Math.min(max.doubleValue(), Math.max(min.doubleValue(), now));
+        if (within != now) {
+          own.put(key, within);
+        }
+      }
+    }
   }
 
   private static Map<String, Object> copy(Object map) {
@@ -142,12 +168,47 @@ final class OwnNames {
     if (before.values().stream().allMatch(v -> v == 0)) {
       return;
     }
+    double[] fitted = fitted(before);
     for (int i = 0; i < STOPS.size(); i++) {
-      long now = Math.round(at(before, 15 + 45 * i));
+      long now = Math.round(fitted[i]);
       if (now != 0) {
         settings.put(STOPS.get(i) + band, now);
       }
     }
+  }
+
+  /**
+   * The values at the stops of today that come nearest to what the eight of before say all round
+   * the wheel: least squares over every degree, solved by Gauss and Seidel.
+   */
+  private static double[] fitted(Map<String, Double> before) {
+    int n = STOPS.size();
+    double[][] both = new double[n][n];
+    double[] wanted = new double[n];
+    for (int degree = 0; degree < 360; degree++) {
+      double old = at(before, degree);
+      double place = turn(degree - 15) / 45;
+      int first = (int) place;
+      int second = (first + 1) % n;
+      double share = place - first;
+      both[first][first] += (1 - share) * (1 - share);
+      both[second][second] += share * share;
+      both[first][second] += share * (1 - share);
+      both[second][first] += share * (1 - share);
+      wanted[first] += (1 - share) * old;
+      wanted[second] += share * old;
+    }
+    double[] out = new double[n];
+    for (int round = 0; round < 60; round++) {
+      for (int i = 0; i < n; i++) {
+        double rest = wanted[i];
+        for (int k = 0; k < n; k++) {
+          rest -= k == i ? 0 : both[i][k] * out[k];
+        }
+        out[i] = rest / both[i][i];
+      }
+    }
+    return out;
   }
 
   /** What the eight of before say of a hue: straight between the two that it lies between. */

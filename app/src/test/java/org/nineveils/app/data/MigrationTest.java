@@ -28,8 +28,10 @@ class MigrationTest {
       {"id":"b","kind":"ink","settings":{"redsMagenta":-26,"blacksYellow":-7}},\
       {"id":"c","kind":"curve","settings":{"red":[[0,0],[1,1]]}},\
       {"id":"d","kind":"tint","settings":{"monochrome":100,"aqua":-18,"magenta":10}},\
-      {"id":"e","kind":"colour","settings":{"saturation":4,"orangeSaturation":22,"yellowSaturation":22}}],\
-      "dials":[{"veil":"b","key":"redsMagenta","label":"Red","min":-60,"max":0}]}""";
+      {"id":"e","kind":"colour","settings":{"saturation":4,"orangeSaturation":22,"yellowSaturation":22}},\
+      {"id":"f","kind":"colour","settings":{"redSaturation":-28}}],\
+      "dials":[{"veil":"b","key":"redsMagenta","label":"Red","min":-60,"max":0},\
+      {"veil":"f","key":"redSaturation","label":"Calm","min":-40,"max":-27}]}""";
 
   @TempDir Path folder;
   private final HikariDataSource source = new HikariDataSource();
@@ -75,7 +77,7 @@ class MigrationTest {
     return db.sql(sql).query(String.class).list();
   }
 
-  /** The eight hues stand elsewhere now: what was set is read off at their places. */
+  /** The eight hues stand elsewhere now: theirs comes nearest to what was set, within a dial. */
   @Test
   void settingsHaveTheirPresentNames() {
     assertThat(texts("select doc from effect where id = 1").get(0))
@@ -85,9 +87,11 @@ class MigrationTest {
             {"id":"a","kind":"light","settings":{"greenToPink":3,"deep":12,"light":-8,"lightest":4}},\
             {"id":"b","kind":"ink","settings":{"poppyMagenta":-26,"darksYellow":-7}},\
             {"id":"c","kind":"curve","settings":{"red":[[0,0],[1,1]]}},\
-            {"id":"d","kind":"tint","settings":{"monochrome":100,"rose":2,"leaf":-3,"jade":-18,"sky":-6,"mauve":10}},\
-            {"id":"e","kind":"colour","settings":{"saturation":4,"amberSaturation":22,"strawSaturation":22}}],\
-            "dials":[{"veil":"b","key":"poppyMagenta","label":"Red","min":-60,"max":0}]}""");
+            {"id":"d","kind":"tint","settings":{"monochrome":100,"rose":2,"amber":-1,"straw":1,"leaf":-2,"jade":-19,"sky":-5,"mauve":10}},\
+            {"id":"e","kind":"colour","settings":{"saturation":4,"roseSaturation":-2,"amberSaturation":22,"strawSaturation":22,"leafSaturation":-1,"mauveSaturation":1}},\
+            {"id":"f","kind":"colour","settings":{"roseSaturation":-27.0,"amberSaturation":-1,"mauveSaturation":1}}],\
+            "dials":[{"veil":"b","key":"poppyMagenta","label":"Red","min":-60,"max":0},\
+            {"veil":"f","key":"roseSaturation","label":"Calm","min":-40,"max":-27}]}""");
     assertThat(texts("select doc from swatch"))
         .containsExactly(
             "{\"kind\":\"ink\",\"settings\":{\"alsoWhereNone\":40,\"middlesCyan\":5}}");
