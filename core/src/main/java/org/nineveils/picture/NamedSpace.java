@@ -100,15 +100,16 @@ record NamedSpace(Matrix3 toLinear, DoubleUnaryOperator decode) {
   /**
    * The space that a PNG names.
    *
+   * @param profiled whether it carries a profile, which comes before all but cICP
    * @return null where it names none, or sRGB, or carries a profile that comes first
    * @throws PictureException with a sentence where its range is beyond white
    */
-  static NamedSpace ofPng(byte[] png, String name) {
+  static NamedSpace ofPng(byte[] png, boolean profiled, String name) {
     byte[] coded = PngChunks.find(png, "cICP", 4);
     if (coded != null && coded.length == 4) {
       return ofCodes(coded[0] & 255, coded[1] & 255, coded[3] & 255, name);
     }
-    if (Profiles.ofPng(png) != null || PngChunks.find(png, "sRGB", 1) != null) {
+    if (profiled || PngChunks.find(png, "sRGB", 1) != null) {
       return null;
     }
     byte[] gamma = PngChunks.find(png, "gAMA", 4);

@@ -97,7 +97,7 @@ public enum PictureFormat {
     if (file.length > 3 && (file[0] & 255) == 0xff && (file[1] & 255) == 0xd8) {
       return JPEG;
     }
-    if (file.length > 8 && (file[0] & 255) == 0x89 && file[1] == 'P' && file[2] == 'N') {
+    if (PngChunks.isPng(file)) {
       return PNG;
     }
     throw new PictureException("“%s” is neither a JPEG nor a PNG picture.".formatted(name));

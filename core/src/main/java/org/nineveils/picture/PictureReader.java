@@ -1,5 +1,6 @@
 package org.nineveils.picture;
 
+import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -101,35 +102,38 @@ public final class PictureReader {
     if (!PngChunks.isPng(bytes)) {
       return Optional.empty();
     }
+    CameraTags tags = CameraTags.of(bytes);
     Decoded decoded =
         Outside.read(
-            () -> decoded(bytes, name), PictureException.class, fault -> damaged(name, fault));
+            () -> decoded(bytes, tags, name),
+            PictureException.class,
+            fault -> damaged(name, fault));
     if (decoded.alpha() == null) {
       return Optional.empty();
     }
     Picture p = decoded.colours();
     float[] a = decoded.alpha();
     return Optional.of(
-        Orientation.upright(
-            new Picture(p.width(), p.height(), a, a, a), CameraTags.of(bytes).orientation()));
+        Orientation.upright(new Picture(p.width(), p.height(), a, a, a), tags.orientation()));
   }
 
   private static Picture readWithin(byte[] bytes, String name) {
-    Decoded decoded = decoded(bytes, name);
+    CameraTags tags = CameraTags.of(bytes);
+    Decoded decoded = decoded(bytes, tags, name);
     if (decoded.alpha() != null) {
       overWhite(decoded.colours(), decoded.alpha());
     }
-    return Orientation.upright(decoded.colours(), CameraTags.of(bytes).orientation());
+    return Orientation.upright(decoded.colours(), tags.orientation());
   }
 
-  private static Decoded decoded(byte[] bytes, String name) {
+  private static Decoded decoded(byte[] bytes, CameraTags tags, String name) {
     byte[] pixels = PngChunks.isPng(bytes) ? PngChunks.pixels(bytes) : bytes;
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(pixels))) {
       ImageReader reader = readerFor(in, name);
       try {
         reader.setInput(in, false, false);
         checkSize(reader.getWidth(0), reader.getHeight(0), name);
-        return decode(reader, bytes, name);
+        return decode(reader, bytes, tags, name);
       } finally {
         reader.dispose();
       }
@@ -159,7 +163,8 @@ public final class PictureReader {
         "“%s” is not a JPEG, PNG, TIFF or WebP picture, whatever its name says.".formatted(name));
   }
 
-  private static Decoded decode(ImageReader reader, byte[] bytes, String name) throws IOException {
+  private static Decoded decode(ImageReader reader, byte[] bytes, CameraTags tags, String name)
+      throws IOException {
     String[] warning = new String[1];
     reader.addIIOReadWarningListener((source, text) -> warning[0] = text);
     BufferedImage image = reader.read(0);
@@ -167,11 +172,11 @@ public final class PictureReader {
     if (said.contains("premature") || said.contains("truncated") || said.contains("corrupt")) {
       throw damaged(name, null);
     }
-    boolean png = PngChunks.isPng(bytes);
-    CameraTags tags = CameraTags.of(bytes);
-    return png
-        ? Samples.toSrgb(image, 0, Profiles.ofPng(bytes), NamedSpace.ofPng(bytes, name), name)
-        : Samples.toSrgb(image, tags.bits(), null, tags.space(), name);
+    if (!PngChunks.isPng(bytes)) {
+      return Samples.toSrgb(image, tags.bits(), null, tags.space(), name);
+    }
+    ICC_Profile profile = Profiles.ofPng(bytes);
+    return Samples.toSrgb(image, 0, profile, NamedSpace.ofPng(bytes, profile != null, name), name);
   }
 
   private static void checkSize(int width, int height, String name) {

@@ -1,5 +1,6 @@
 package org.nineveils.veil;
 
+import java.util.Arrays;
 import java.util.List;
 import org.nineveils.colour.Oklab;
 import org.nineveils.colour.SrgbLoops;
@@ -35,6 +36,16 @@ public final class HueStops {
   private static final int HALF = COUNT / 2;
   private static final float PER_CROSS = (float) (1 / Math.sin(Math.toRadians(STEP)));
 
+  private static final float[] COS = new float[HALF];
+  private static final float[] SIN = new float[HALF];
+
+  static {
+    for (int k = 0; k < HALF; k++) {
+      COS[k] = (float) Math.cos(Math.toRadians(degrees(k)));
+      SIN[k] = (float) Math.sin(Math.toRadians(degrees(k)));
+    }
+  }
+
   private HueStops() {}
 
   /** Hue of a stop in Oklab, degrees. */
@@ -52,15 +63,15 @@ public final class HueStops {
    */
   public static void prepare(float[] a, float[] b, float[][] room, int n) {
     for (int k = 0; k < HALF; k++) {
-      float cos = (float) Math.cos(Math.toRadians(degrees(k)));
-      float sin = (float) Math.sin(Math.toRadians(degrees(k)));
+      float cos = COS[k];
+      float sin = SIN[k];
       float[] cross = room[k];
       for (int i = 0; i < n; i++) {
         cross[i] = cos * b[i] - sin * a[i];
       }
     }
     float[] sum = room[HALF];
-    java.util.Arrays.fill(sum, 0, n, 0f);
+    Arrays.fill(sum, 0, n, 0f);
     for (int k = 0; k < COUNT; k++) {
       addPart(room, k, PER_CROSS, sum, n);
     }
@@ -78,7 +89,7 @@ public final class HueStops {
    * @param n how many pixels
    */
   public static void sum(float[][] room, float[] weights, float[] out, int n) {
-    java.util.Arrays.fill(out, 0, n, 0f);
+    Arrays.fill(out, 0, n, 0f);
     for (int k = 0; k < COUNT; k++) {
       if (weights[k] != 0) {
         addPart(room, k, weights[k], out, n);

@@ -1,5 +1,6 @@
 package org.nineveils.app.render;
 
+import java.util.Map;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.PictureFormat;
@@ -25,7 +26,7 @@ public record Result(PictureFormat format, int quality, boolean discreet) {
   }
 
   /** For a job's request. */
-  public java.util.Map<String, Object> put(java.util.Map<String, Object> request) {
+  public Map<String, Object> put(Map<String, Object> request) {
     request.putAll(Json.object("format", format.id(), "quality", quality, "discreet", discreet));
     return request;
   }

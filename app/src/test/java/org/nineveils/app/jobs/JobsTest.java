@@ -150,21 +150,24 @@ class JobsTest {
     assertThat(job.faults()).containsExactly("This photo is no longer here.");
   }
 
+  /** A job of one item, x. */
+  private static JobKind oneItem(JobRun.Step step) {
+    return kind(
+        "k",
+        true,
+        run -> {
+          run.total(1, 0);
+          run.item("x", 0, step);
+        });
+  }
+
   @Test
   void aDiskThatIsFullIsSaidAlsoWhereAPictureCouldNotBeWritten() {
     with(
-        kind(
-            "k",
-            true,
-            run -> {
-              run.total(1, 0);
-              run.item(
-                  "x",
-                  0,
-                  () -> {
-                    IOException full = new IOException("No space left on device");
-                    throw new PictureException("“x” could not be written.", full);
-                  });
+        oneItem(
+            () -> {
+              IOException full = new IOException("No space left on device");
+              throw new PictureException("“x” could not be written.", full);
             }));
     assertThat(ended(jobs.start("k", "s", "One", "{}")).said()).startsWith("The disk is full");
   }
@@ -199,17 +202,9 @@ class JobsTest {
   @Test
   void aJobWithOneItemThatFailsHasFailedAndSaysWhy() {
     with(
-        kind(
-            "k",
-            true,
-            run -> {
-              run.total(1, 0);
-              run.item(
-                  "x",
-                  0,
-                  () -> {
-                    throw new PictureException("“x” is damaged.");
-                  });
+        oneItem(
+            () -> {
+              throw new PictureException("“x” is damaged.");
             }));
     Job job = ended(jobs.start("k", "s", "One", "{}"));
     assertThat(job.state()).isEqualTo(Job.State.FAILED);

@@ -155,6 +155,13 @@ class NothingLostIT {
     assertThat(all.get(0).join()).contains("/fitting/");
   }
 
+  /** Opens an effect and types a note that is not let go of. */
+  private static void noteBeingTyped(Page page, String effect) {
+    page.navigate("/bench/" + effect);
+    new Workplace(page).settle();
+    page.locator("[data-note]").fill("Typed and not yet let go.");
+  }
+
   @Test
   void whatIsBeingTypedOrDraggedWhenAPageIsLeftIsStored() {
     RunningApp app = RunningApp.demo();
@@ -162,9 +169,7 @@ class NothingLostIT {
     String effect = effect(http, "2");
     try (var observed = app.page()) {
       Page page = observed.page();
-      page.navigate("/bench/" + effect);
-      new Workplace(page).settle();
-      page.locator("[data-note]").fill("Typed and not yet let go.");
+      noteBeingTyped(page, effect);
       page.navigate("/kits"); // as by the address line: no link is pressed
       page.waitForURL("**/kits");
       page.waitForFunction(
@@ -189,15 +194,12 @@ class NothingLostIT {
     String effect = effect(http, "2");
     try (var observed = app.page()) {
       Page page = observed.page();
-      page.navigate("/bench/" + effect);
-      Workplace bench = new Workplace(page);
-      bench.settle();
-      page.locator("[data-note]").fill("Typed and not yet let go.");
+      noteBeingTyped(page, effect);
       page.reload();
       page.waitForFunction(
           "() => document.querySelector('[data-note]').value === 'Typed and not yet let go.'"
               + " && !document.querySelector('[data-undo-button]').disabled");
-      bench.settle();
+      new Workplace(page).settle();
       assertThat(observed.faults()).isEmpty();
     }
     http.json("DELETE", "/api/effects/" + effect, "");
