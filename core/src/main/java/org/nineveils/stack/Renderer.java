@@ -35,29 +35,7 @@ public final class Renderer {
   }
 
   static Strips strips(Picture source, Stack stack, Manner manner, int rows) {
-    int height = source.height();
-    return new Strips() {
-      @Override
-      public int width() {
-        return source.width();
-      }
-
-      @Override
-      public int height() {
-        return height;
-      }
-
-      @Override
-      public int rows() {
-        return rows;
-      }
-
-      @Override
-      public Picture strip(int top) {
-        Area area = new Area(0, top, source.width(), Math.min(rows, height - top));
-        return render(source, area, stack, manner);
-      }
-    };
+    return new Descent(source, stack, manner, rows);
   }
 
   /**

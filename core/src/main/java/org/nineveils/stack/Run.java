@@ -21,6 +21,9 @@ final class Run {
 
   private static final int STRETCH = 2;
 
+  /** How many times what it needs a veil may be given to see. */
+  private static final double ROOMY = 1.25;
+
   private final Picture source;
   private final List<Item> items;
   private final Manner manner;
@@ -102,7 +105,12 @@ final class Run {
 
   private State after(Leg leg, State before) {
     Part kept = leg.keeps() ? before.now() : before.kept();
-    Part made = make(leg, before.now(), kept);
+    return state(leg, before, make(leg, before.now(), kept));
+  }
+
+  /** The state after a leg that has made a part. */
+  State state(Leg leg, State before, Part made) {
+    Part kept = leg.keeps() ? before.now() : before.kept();
     boolean open = kept != null && leg.items().stream().noneMatch(i -> i.item().closes());
     return new State(made, open ? kept : null);
   }
@@ -219,9 +227,14 @@ final class Run {
 
   private Kernel kernel(PreparedItem prepared, int index, Part in, Area area) {
     if (prepared.adjustment() instanceof AreaKernel k) {
-      return k.over(in, area, around(index));
+      return k.over(seen(in, k.needs(area, source.area())), area, around(index));
     }
     return (Kernel) prepared.adjustment();
+  }
+
+  /** What a veil is given to see: no more than it needs, unless that saves a copy. */
+  private static Part seen(Part in, Area needed) {
+    return in.area().pixels() > ROOMY * needed.pixels() ? in.cut(needed) : in;
   }
 
   private Coverage mask(Item item, Area area) {
