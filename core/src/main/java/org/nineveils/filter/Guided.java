@@ -122,6 +122,16 @@ public final class Guided {
    */
   @SuppressWarnings("ArrayRecordComponent") // planes, shared and not copied
   public record Moments(Plane guide, Plane square, Plane[] channels, Plane[] products) {
+    /** The same with the guide as one more channel, the last. */
+    public Moments andItself() {
+      int n = channels.length;
+      Plane[] more = java.util.Arrays.copyOf(channels, n + 1);
+      Plane[] moreProducts = java.util.Arrays.copyOf(products, n + 1);
+      more[n] = guide;
+      moreProducts[n] = square;
+      return new Moments(guide, square, more, moreProducts);
+    }
+
     /** The same guide with a channel that is alike all over each cell. */
     public Moments alike(Plane cells) {
       Plane product = Plane.blank(cells.area());
@@ -135,22 +145,13 @@ public final class Guided {
   /**
    * Takes the means of a guide and channels, as far as a wanted area needs them.
    *
-   * @param guide holds the wanted area with the reach around it
-   * @param channels as the guide; the guide itself may be among them
+   * @param guide one plane, or red, green and blue, whose luma is the guide; holds the wanted area
+   *     with the reach around it
+   * @param channels as the guide; for the guide itself see {@link Moments#andItself}
    * @param wanted pixels
    */
-  public Moments moments(Plane guide, Plane[] channels, Area wanted) {
-    Area cells = outer(wanted);
-    Plane mean = Reduce.to(level, guide, cells);
-    Plane square = Reduce.product(level, guide, guide, cells);
-    Plane[] means = new Plane[channels.length];
-    Plane[] products = new Plane[channels.length];
-    for (int c = 0; c < channels.length; c++) {
-      boolean self = channels[c].equals(guide); // the same arrays
-      means[c] = self ? mean : Reduce.to(level, channels[c], cells);
-      products[c] = self ? square : Reduce.product(level, guide, channels[c], cells);
-    }
-    return new Moments(mean, square, means, products);
+  public Moments moments(Plane[] guide, Plane[] channels, Area wanted) {
+    return Sums.of(level, guide, channels, outer(wanted));
   }
 
   /** The grid that is worked on. */

@@ -18,10 +18,15 @@ final class Parallel {
   }
 
   static void rows(int count, Rows work) {
-    int blocks = (count + ROWS - 1) / ROWS;
+    blocks(count, ROWS, work);
+  }
+
+  /** Works on blocks of so many rows each. */
+  static void blocks(int count, int rows, Rows work) {
+    int blocks = (count + rows - 1) / rows;
     IntStream.range(0, blocks)
         .parallel()
-        .forEach(i -> work.run(i * ROWS, Math.min(count, (i + 1) * ROWS)));
+        .forEach(i -> work.run(i * rows, Math.min(count, (i + 1) * rows)));
   }
 
   /** Works on n values from index {@code from} on. */

@@ -2,8 +2,11 @@ package org.nineveils.filter;
 
 import org.nineveils.picture.Area;
 
-/** Means over the cells of a coarser grid, of a channel or of the product of two; or extremes. */
+/** Means over the cells of a coarser grid, or extremes. */
 final class Reduce {
+  /** Rows of pixels that one task takes. */
+  private static final int ROWS = 32;
+
   private Reduce() {}
 
   /**
@@ -17,24 +20,29 @@ final class Reduce {
     if (level.factor() == 1 && in.area().equals(wanted)) {
       return in;
     }
-    return means(
-        level, wanted, (x, y, n, out) -> System.arraycopy(in.values(), in.index(x, y), out, 0, n));
-  }
-
-  /** The wanted cells of the product of two channels, each with all pixels of these cells. */
-  static Plane product(Level level, Plane a, Plane b, Area wanted) {
-    float[] p = a.values();
-    float[] q = b.values();
-    return means(
-        level,
-        wanted,
-        (x, y, n, out) -> {
-          int i = a.index(x, y);
-          int j = b.index(x, y);
-          for (int k = 0; k < n; k++) {
-            out[k] = p[i + k] * q[j + k];
+    int f = level.factor();
+    Plane out = Plane.blank(wanted);
+    int left = wanted.x() * f;
+    int right = Math.min(wanted.right() * f, level.picture().width());
+    Parallel.blocks(
+        wanted.height(),
+        Math.max(1, ROWS / f),
+        (from, to) -> {
+          float[] sum = new float[right - left];
+          float[] row = new float[right - left];
+          for (int j = from; j < to; j++) {
+            int top = (wanted.y() + j) * f;
+            int bottom = Math.min(top + f, level.picture().height());
+            System.arraycopy(in.values(), in.index(left, top), sum, 0, sum.length);
+            for (int y = top + 1; y < bottom; y++) {
+              System.arraycopy(in.values(), in.index(left, y), row, 0, row.length);
+              add(row, sum, sum.length);
+            }
+            int at = j * wanted.width();
+            Sums.fold(sum, sum.length, f, bottom - top, out.values(), at, wanted.width());
           }
         });
+    return out;
   }
 
   /**
@@ -49,8 +57,9 @@ final class Reduce {
     }
     Plane out = Plane.blank(wanted);
     float[] v = in.values();
-    Parallel.rows(
+    Parallel.blocks(
         wanted.height(),
+        Math.max(1, ROWS / f),
         (from, to) -> {
           for (int j = from; j < to; j++) {
             int top = (wanted.y() + j) * f;
@@ -72,57 +81,9 @@ final class Reduce {
     return out;
   }
 
-  /** Gives a run of pixels of one row. */
-  private interface Row {
-    void read(int x, int y, int n, float[] out);
-  }
-
-  private static Plane means(Level level, Area wanted, Row in) {
-    int f = level.factor();
-    Plane out = Plane.blank(wanted);
-    int left = wanted.x() * f;
-    int right = Math.min(wanted.right() * f, level.picture().width());
-    Parallel.rows(
-        wanted.height(),
-        (from, to) -> {
-          float[] sum = new float[right - left];
-          float[] row = new float[right - left];
-          for (int j = from; j < to; j++) {
-            int top = (wanted.y() + j) * f;
-            int bottom = Math.min(top + f, level.picture().height());
-            in.read(left, top, sum.length, sum);
-            for (int y = top + 1; y < bottom; y++) {
-              in.read(left, y, row.length, row);
-              add(row, sum, sum.length);
-            }
-            fold(sum, f, bottom - top, out.values(), j * wanted.width(), wanted.width());
-          }
-        });
-    return out;
-  }
-
   private static void add(float[] row, float[] sum, int n) {
     for (int i = 0; i < n; i++) {
       sum[i] += row[i];
-    }
-  }
-
-  private static void fold(float[] sum, int f, int rows, float[] out, int at, int n) {
-    float share = 1f / (f * rows);
-    int whole = sum.length / f;
-    for (int i = 0; i < whole; i++) {
-      float v = 0;
-      for (int k = i * f; k < i * f + f; k++) {
-        v += sum[k];
-      }
-      out[at + i] = v * share;
-    }
-    if (whole < n) {
-      float v = 0;
-      for (int k = whole * f; k < sum.length; k++) {
-        v += sum[k];
-      }
-      out[at + whole] = v / ((sum.length - whole * f) * rows);
     }
   }
 }

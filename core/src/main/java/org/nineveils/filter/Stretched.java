@@ -20,23 +20,31 @@ public final class Stretched {
     int lastY = small.area().height() - 1;
     float[] v = small.values();
     Plane out = Plane.blank(cells);
-    int at = 0;
-    for (int y = cells.y(); y < cells.bottom(); y++) {
-      double sy = within((y + 0.5) * level.factor() * down - 0.5, lastY);
-      int row = (int) sy;
-      int top = row * (lastX + 1);
-      int below = Math.min(row + 1, lastY) * (lastX + 1);
-      float ty = (float) (sy - row);
-      for (int x = cells.x(); x < cells.right(); x++) {
-        double sx = within((x + 0.5) * level.factor() * across - 0.5, lastX);
-        int left = (int) sx;
-        int right = Math.min(left + 1, lastX);
-        float tx = (float) (sx - left);
-        float upper = v[top + left] + (v[top + right] - v[top + left]) * tx;
-        float lower = v[below + left] + (v[below + right] - v[below + left]) * tx;
-        out.values()[at++] = upper + (lower - upper) * ty;
-      }
+    int n = cells.width();
+    int[] left = new int[n];
+    float[] share = new float[n];
+    for (int i = 0; i < n; i++) {
+      double at = within((cells.x() + i + 0.5) * level.factor() * across - 0.5, lastX);
+      left[i] = (int) at;
+      share[i] = (float) (at - left[i]);
     }
+    Parallel.rows(
+        cells.height(),
+        (from, to) -> {
+          for (int j = from; j < to; j++) {
+            double at = within((cells.y() + j + 0.5) * level.factor() * down - 0.5, lastY);
+            int top = (int) at * (lastX + 1);
+            int below = Math.min((int) at + 1, lastY) * (lastX + 1);
+            float lower = (float) (at - (int) at);
+            for (int i = 0; i < n; i++) {
+              int l = left[i];
+              int r = Math.min(l + 1, lastX);
+              float up = v[top + l] + (v[top + r] - v[top + l]) * share[i];
+              float low = v[below + l] + (v[below + r] - v[below + l]) * share[i];
+              out.values()[j * n + i] = up + (low - up) * lower;
+            }
+          }
+        });
     return out;
   }
 

@@ -36,7 +36,7 @@ final class Refined {
     guided = new Guided(WINDOW * pixel, EDGE, plain.area());
     Area seen = area.around(guided.reach(), guided.grid(), plain.area());
     guide = Plane.luma(Plane.of(Part.whole(plain).cut(seen)));
-    moments = guided.moments(guide, new Plane[] {guide}, area);
+    moments = guided.moments(new Plane[] {guide}, new Plane[0], area);
   }
 
   /** Weights of the area, 0…1, from those of the small photo. */

@@ -140,7 +140,8 @@ class FiltersTest {
     Plane g = new Plane(SMALL, guide);
     Plane p = new Plane(SMALL, CheckValues.plane("filters/guided_p.csv"));
     Guided guided = new Guided(new Level(1, SMALL), Window.box(3), 0.01);
-    Guided.Line line = guided.lines(guided.moments(g, new Plane[] {p}, SMALL), SMALL)[0];
+    Guided.Line line =
+        guided.lines(guided.moments(new Plane[] {g}, new Plane[] {p}, SMALL), SMALL)[0];
     float[] slope = read(line.slope(), SMALL);
     float[] offset = read(line.offset(), SMALL);
     for (int y = 6; y < SIDE - 6; y++) {
@@ -163,7 +164,7 @@ class FiltersTest {
     float[][] q = new float[2][];
     Guided[] both = {coarse, fine};
     for (int k = 0; k < 2; k++) {
-      Guided.Moments own = both[k].moments(luma, new Plane[] {luma}, area);
+      Guided.Moments own = both[k].moments(new Plane[] {luma}, new Plane[0], area).andItself();
       Guided.Line line = both[k].lines(own, area)[0];
       q[k] = read(line.slope(), area);
       float[] offset = read(line.offset(), area);
@@ -190,7 +191,7 @@ class FiltersTest {
     Imgproc.erode(mat, mat, Mat.ones(7, 7, CvType.CV_8U));
     float[] expected = new float[values.length];
     mat.get(0, 0, expected);
-    assertThat(Lowest.of(new Plane(area, values), 3, area).values()).isEqualTo(expected);
+    assertThat(Lowest.of(new Plane(area, values), 3).values()).isEqualTo(expected);
   }
 
   @ParameterizedTest

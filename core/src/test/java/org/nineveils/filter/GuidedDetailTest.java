@@ -31,7 +31,8 @@ class GuidedDetailTest {
   /** The share of its contrast that a pattern keeps, in the middle third of the middle row. */
   private static double kept(Guided guided, Plane own) {
     Area area = own.area();
-    Guided.Line line = guided.lines(guided.moments(own, new Plane[] {own}, area), area)[0];
+    Guided.Line line =
+        guided.lines(guided.moments(new Plane[] {own}, new Plane[0], area).andItself(), area)[0];
     int n = area.width();
     int y = area.height() / 2;
     float[] slope = new float[n];

@@ -1,6 +1,6 @@
 package org.nineveils.veil.crisp;
 
-import java.util.Arrays;
+import java.util.PriorityQueue;
 import org.nineveils.filter.Lowest;
 import org.nineveils.filter.Plane;
 import org.nineveils.picture.Part;
@@ -34,11 +34,8 @@ final class AirLight {
     }
     int patch = (int) Math.max(1, Math.round(PATCH * picture.longSide()));
     Part whole = Part.whole(picture);
-    float[] dark = Lowest.of(new Plane(whole.area(), lowest), patch, whole.area()).values();
-    float[] sorted = dark.clone();
-    Arrays.sort(sorted);
-    int count = Math.min(sorted.length, Math.max(FEWEST, (int) (sorted.length * SHARE)));
-    float from = sorted[sorted.length - count];
+    float[] dark = Lowest.of(new Plane(whole.area(), lowest), patch).values();
+    float from = least(dark, Math.max(FEWEST, (int) (dark.length * SHARE)));
     double[] sum = new double[4];
     for (int i = 0; i < dark.length; i++) {
       if (dark[i] >= from) {
@@ -53,5 +50,19 @@ final class AirLight {
       air[c] = Math.max(DARKEST, (float) (sum[c] / sum[3]));
     }
     return air;
+  }
+
+  /** The least of the so many highest values; of all where there are fewer. */
+  private static float least(float[] values, int count) {
+    PriorityQueue<Float> highest = new PriorityQueue<>(count);
+    for (float v : values) {
+      if (highest.size() < count) {
+        highest.add(v);
+      } else if (v > highest.peek()) {
+        highest.poll();
+        highest.add(v);
+      }
+    }
+    return highest.peek();
   }
 }

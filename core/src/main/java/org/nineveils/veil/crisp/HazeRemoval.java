@@ -70,10 +70,9 @@ final class HazeRemoval implements AreaKernel {
     Picture small = around.overview();
     float[] air = AirLight.of(small);
     int patch = (int) Math.max(1, Math.round(PATCH * small.longSide()));
-    Plane dark = Lowest.of(darkest(small, air), patch, small.area());
+    Plane dark = Lowest.of(darkest(small, air), patch);
     Plane veiled = Stretched.to(guided.level(), guided.cells(wanted), transmission(dark));
-    Plane luma = Plane.luma(Plane.of(in));
-    Guided.Moments own = guided.moments(luma, new Plane[] {luma}, wanted);
+    Guided.Moments own = guided.moments(Plane.of(in), new Plane[0], wanted);
     Guided.Line line = guided.lines(own.alike(veiled), wanted)[0];
     return (below, out, n, x, y, spare) -> {
       Luma.run(below.r, below.g, below.b, spare.t, n);

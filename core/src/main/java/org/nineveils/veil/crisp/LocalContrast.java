@@ -77,12 +77,12 @@ final class LocalContrast implements AreaKernel {
 
   @Override
   public Kernel over(Part in, Area wanted, Around around) {
-    Plane luma = Plane.luma(Plane.of(in));
+    Plane[] rgb = Plane.of(in);
     Guided.Line[] lines = new Guided.Line[3];
     for (int k = 0; k < 3; k++) {
       if (smooth[k] != null) {
-        Guided.Moments own = smooth[k].moments(luma, new Plane[] {luma}, wanted);
-        lines[k] = smooth[k].lines(own, wanted)[0];
+        Guided.Moments own = smooth[k].moments(rgb, new Plane[0], wanted);
+        lines[k] = smooth[k].lines(own.andItself(), wanted)[0];
       }
     }
     return (below, out, n, x, y, spare) -> {

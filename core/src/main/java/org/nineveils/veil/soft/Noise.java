@@ -55,12 +55,11 @@ final class Noise implements AreaKernel {
   @Override
   public Kernel over(Part in, Area wanted, Around around) {
     Plane[] rgb = Plane.of(in);
-    Plane luma = Plane.luma(rgb);
-    Guided.Moments own = light.moments(luma, new Plane[] {luma}, wanted);
-    Guided.Line lightLine = light.lines(own, wanted)[0];
+    Guided.Moments own = light.moments(rgb, new Plane[0], wanted);
+    Guided.Line lightLine = light.lines(own.andItself(), wanted)[0];
     Plane[] redAndBlue = {rgb[0], rgb[2]};
     Guided.Line[] colourLines =
-        colour.lines(differences(colour.moments(luma, redAndBlue, wanted)), wanted);
+        colour.lines(differences(colour.moments(rgb, redAndBlue, wanted)), wanted);
     return (from, out, n, x, y, spare) -> {
       float[] tone = spare.t;
       Luma.run(from.r, from.g, from.b, tone, n);

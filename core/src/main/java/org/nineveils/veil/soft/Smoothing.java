@@ -64,12 +64,11 @@ final class Smoothing implements AreaKernel {
   public Kernel over(Part in, Area wanted, Around around) {
     Area wide = texture > 0 ? wanted.around(fine.reach(), fine.grid(), picture) : wanted;
     Plane[] rgb = Plane.of(in);
-    Plane guide = Plane.luma(rgb);
-    Plane[] channels = texture == 0 ? rgb : new Plane[] {rgb[0], rgb[1], rgb[2], guide};
-    Guided.Line[] lines = guided.lines(guided.moments(guide, channels, wide), wide);
+    Guided.Moments moments = guided.moments(rgb, rgb, wide);
     if (texture == 0) {
-      return new Smooth(lines, null);
+      return new Smooth(guided.lines(moments, wide), null);
     }
+    Guided.Line[] lines = guided.lines(moments.andItself(), wide);
     Plane taken = taken(in, lines[3], wide);
     return new Smooth(lines, fine.blur(fine.reduce(taken, wanted), wanted));
   }
