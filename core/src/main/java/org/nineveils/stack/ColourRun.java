@@ -113,9 +113,9 @@ final class ColourRun implements Kernel {
     ToneTable b = new ToneTable(entries[2]);
     kernels.add(
         (in, out, n, x, y, spare) -> {
-          r.run(in.r, out.r, n);
-          g.run(in.g, out.g, n);
-          b.run(in.b, out.b, n);
+          r.run(in.r, out.r, out.t, n);
+          g.run(in.g, out.g, out.t, n);
+          b.run(in.b, out.b, out.t, n);
         });
   }
 

@@ -21,7 +21,14 @@ public final class ToneTable {
   /** Straight pieces of the table; it has one entry more. */
   public static final int STEPS = 4096;
 
-  private final float[] values = new float[STEPS + 2];
+  /** A power of two above {@link #STEPS}, so that a mask keeps every place in the table. */
+  private static final int LENGTH = 2 * STEPS;
+
+  /** From here on, floats have no places behind the point: adding it makes a number whole. */
+  private static final float WHOLE = 0x1.8p23f;
+
+  private final float[] values = new float[LENGTH];
+  private final float[] slopes = new float[LENGTH];
 
   /** Entries for 0, 1/262144 … 1/64; null where the others are near enough. */
   private final float[] low;
@@ -33,6 +40,7 @@ public final class ToneTable {
    */
   public ToneTable(DoubleUnaryOperator f) {
     fill(values, f, STEPS);
+    slopes();
     low = isNear(f) ? null : new float[STEPS + 2];
     if (low != null) {
       fill(low, f, (double) STEPS * PARTS);
@@ -66,24 +74,41 @@ public final class ToneTable {
    */
   public ToneTable(float[] entries) {
     System.arraycopy(entries, 0, values, 0, STEPS + 1);
-    values[STEPS + 1] = values[STEPS];
+    slopes();
     low = null;
   }
 
+  private void slopes() {
+    for (int i = 0; i < STEPS; i++) {
+      slopes[i] = values[i + 1] - values[i];
+    }
+  }
+
+  /*
+   * How: the places are found in a loop of its own, which becomes vector code; and the bits of a
+   * float that was made whole are a place that a mask keeps in the table, so nothing is checked.
+   */
   /**
    * Looks n tones up.
    *
    * @param in 0…1, not changed
-   * @param out receives 0…1
+   * @param out receives 0…1; another array than {@code in}
+   * @param between scratch, at least n values
    * @param n how many
    */
-  public void run(float[] in, float[] out, int n) {
-    float[] table = values;
+  public void run(float[] in, float[] out, float[] between, int n) {
     for (int i = 0; i < n; i++) {
       float at = in[i] * STEPS;
-      int k = (int) at;
-      float entry = table[k];
-      out[i] = entry + (table[k + 1] - entry) * (at - k);
+      float place = (at - 0.5f) + WHOLE;
+      out[i] = place;
+      between[i] = at - (place - WHOLE);
+    }
+    float[] table = values;
+    float[] slope = slopes;
+    int mask = table.length - 1;
+    for (int i = 0; i < n; i++) {
+      int k = Float.floatToRawIntBits(out[i]) & mask;
+      out[i] = table[k] + slope[k & (slope.length - 1)] * between[i];
     }
     if (low != null) {
       runLow(in, out, n);

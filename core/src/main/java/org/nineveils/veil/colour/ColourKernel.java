@@ -85,7 +85,7 @@ final class ColourKernel implements Kernel {
     System.arraycopy(out.g, 0, lab[1], 0, n);
     System.arraycopy(out.b, 0, lab[2], 0, n);
     Oklab.toLinear(out.r, out.g, out.b, work, n);
-    Gamut.bringIn(lab, out.r, out.g, out.b, n);
+    Gamut.bringIn(lab, out.r, out.g, out.b, work, n);
     SrgbLoops.encode(out.r, work[0], n);
     SrgbLoops.encode(out.g, work[1], n);
     SrgbLoops.encode(out.b, work[2], n);

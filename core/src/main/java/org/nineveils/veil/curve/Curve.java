@@ -73,9 +73,9 @@ public final class Curve implements VeilKind {
     ToneTable g = table(values, 2, GREEN, r);
     ToneTable b = table(values, 3, BLUE, r);
     return (in, out, n, x, y, spare) -> {
-      r.run(in.r, out.r, n);
-      g.run(in.g, out.g, n);
-      b.run(in.b, out.b, n);
+      r.run(in.r, out.r, out.t, n);
+      g.run(in.g, out.g, out.t, n);
+      b.run(in.b, out.b, out.t, n);
     };
   }
 

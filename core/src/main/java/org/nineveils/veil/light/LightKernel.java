@@ -60,9 +60,9 @@ final class LightKernel implements Kernel {
   }
 
   private void lookUp(Band in, Band out, int n) {
-    tones.run(in.r, out.r, n);
-    tones.run(in.g, out.g, n);
-    tones.run(in.b, out.b, n);
+    tones.run(in.r, out.r, out.t, n);
+    tones.run(in.g, out.g, out.t, n);
+    tones.run(in.b, out.b, out.t, n);
   }
 
   /** Leaves encoded values in {@code to}; {@code work} is overwritten. */
