@@ -7,6 +7,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.stack.Bundle;
+import org.nineveils.stack.CoverageCache;
 import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
@@ -17,13 +18,16 @@ final class Proofs {
   private static final int WORKERS = 2;
   private static final int QUALITY = 90;
 
+  /** Pixels of masks kept: they are made beforehand on both sides. */
+  private static final int MASKS = 1_000_000;
+
   private Proofs() {}
 
   static void run(Table table) throws InterruptedException {
     Picture photo = TestPicture.of(400, 267);
     Bundle all = Recipes.twelve(Recipes.LESS_STOPS).bundles().get(0);
     Stack nine = Stack.of(new Bundle(all.veils().subList(0, 9), all.paint(), 1));
-    Manner manner = Manner.exact().quick(true);
+    Manner manner = Manner.exact().masksFrom(new CoverageCache(MASKS)).quick(true);
     ExecutorService workers = Executors.newFixedThreadPool(WORKERS);
     AtomicInteger done = new AtomicInteger();
     long start = System.nanoTime();

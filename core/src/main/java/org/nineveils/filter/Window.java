@@ -79,8 +79,7 @@ public final class Window {
     int r = radius();
     float[][] rows = new float[2 * r + 1][n + 2 * r];
     float[] sum = new float[n + 2 * r];
-    float[] before = new float[n];
-    float[] after = new float[n];
+    float[][] shifted = new float[4][n];
     float[] line = new float[n];
     int held = top - r; // rows up to here are in
     for (int y = top; y < bottom; y++) {
@@ -88,20 +87,42 @@ public final class Window {
         row(in, frame, x - r, held, rows[Math.floorMod(held, rows.length)]);
       }
       scale(rows[Math.floorMod(y, rows.length)], weights[0], sum, sum.length);
-      for (int k = 1; k <= r; k++) {
-        float[] above = rows[Math.floorMod(y - k, rows.length)];
-        float[] below = rows[Math.floorMod(y + k, rows.length)];
-        add(above, below, weights[k], sum, sum.length);
+      for (int k = 1; k < r; k += 2) {
+        add(at(rows, y - k), at(rows, y + k), k, at(rows, y - k - 1), at(rows, y + k + 1), sum);
       }
-      System.arraycopy(sum, r, before, 0, n);
-      scale(before, weights[0], line, n);
-      for (int k = 1; k <= r; k++) {
-        System.arraycopy(sum, r - k, before, 0, n);
-        System.arraycopy(sum, r + k, after, 0, n);
-        add(before, after, weights[k], line, n);
+      if (r % 2 == 1) {
+        add(at(rows, y - r), at(rows, y + r), weights[r], sum, sum.length);
       }
+      across(sum, shifted, line);
       System.arraycopy(line, 0, out.values(), out.index(x, y), n);
     }
+  }
+
+  private static float[] at(float[][] rows, int y) {
+    return rows[Math.floorMod(y, rows.length)];
+  }
+
+  private void across(float[] sum, float[][] shifted, float[] line) {
+    int r = radius();
+    int n = line.length;
+    shift(sum, r, shifted[0]);
+    scale(shifted[0], weights[0], line, n);
+    for (int k = 1; k < r; k += 2) {
+      shift(sum, r - k, shifted[0]);
+      shift(sum, r + k, shifted[1]);
+      shift(sum, r - k - 1, shifted[2]);
+      shift(sum, r + k + 1, shifted[3]);
+      add(shifted[0], shifted[1], k, shifted[2], shifted[3], line);
+    }
+    if (r % 2 == 1) {
+      shift(sum, 0, shifted[0]);
+      shift(sum, 2 * r, shifted[1]);
+      add(shifted[0], shifted[1], weights[r], line, n);
+    }
+  }
+
+  private static void shift(float[] from, int by, float[] to) {
+    System.arraycopy(from, by, to, 0, to.length);
   }
 
   /** A row of the grid from column x on, and what goes on beyond the border. */
@@ -149,6 +170,15 @@ public final class Window {
   private static void add(float[] p, float[] q, float weight, float[] sum, int n) {
     for (int i = 0; i < n; i++) {
       sum[i] += (p[i] + q[i]) * weight;
+    }
+  }
+
+  /** Two steps of the window in one go, the second added to the first: the same bits. */
+  private void add(float[] p, float[] q, int k, float[] s, float[] t, float[] sum) {
+    float near = weights[k];
+    float far = weights[k + 1];
+    for (int i = 0; i < sum.length; i++) {
+      sum[i] = (sum[i] + (p[i] + q[i]) * near) + (s[i] + t[i]) * far;
     }
   }
 }

@@ -213,13 +213,13 @@ public final class PictureWriter {
     BufferedImage image =
         new BufferedImage(picture.width(), picture.height(), BufferedImage.TYPE_3BYTE_BGR);
     byte[] to = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
-    float[] r = picture.r();
-    float[] g = picture.g();
-    float[] b = picture.b();
-    for (int i = 0, t = 0; i < r.length; i++, t += 3) {
-      to[t] = (byte) Quantise.to8(b[i]);
-      to[t + 1] = (byte) Quantise.to8(g[i]);
-      to[t + 2] = (byte) Quantise.to8(r[i]);
+    float[][] bgr = {picture.b(), picture.g(), picture.r()};
+    int n = picture.width();
+    float[] work = new float[n];
+    for (int y = 0; y < picture.height(); y++) {
+      for (int c = 0; c < 3; c++) {
+        Quantise.codes(bgr[c], y * n, n, null, work, to, 3 * y * n + c, 3);
+      }
     }
     return image;
   }

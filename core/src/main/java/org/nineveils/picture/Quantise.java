@@ -5,7 +5,7 @@ import java.util.stream.IntStream;
 /** The one place where floats become whole numbers: clamp to 0…1, scale, round half up. */
 public final class Quantise {
   /** Pixels that one task takes. */
-  private static final int RUN = 1 << 15;
+  private static final int RUN = 1 << 12;
 
   private Quantise() {}
 
@@ -28,35 +28,57 @@ public final class Quantise {
    * @param at first index written
    */
   public static void toRgba8(Picture picture, byte[] out, int at) {
-    float[] r = picture.r();
-    float[] g = picture.g();
-    float[] b = picture.b();
-    int runs = (r.length + RUN - 1) / RUN;
+    float[][] planes = {picture.r(), picture.g(), picture.b()};
+    int length = planes[0].length;
+    int runs = (length + RUN - 1) / RUN;
     IntStream.range(0, runs)
         .parallel()
         .forEach(
             run -> {
-              int end = Math.min(r.length, (run + 1) * RUN);
-              for (int i = run * RUN, to = at + 4 * i; i < end; i++, to += 4) {
-                out[to] = (byte) to8(r[i]);
-                out[to + 1] = (byte) to8(g[i]);
-                out[to + 2] = (byte) to8(b[i]);
-                out[to + 3] = (byte) 255;
+              int from = run * RUN;
+              int n = Math.min(RUN, length - from);
+              float[] work = new float[n];
+              for (int c = 0; c < 3; c++) {
+                codes(planes[c], from, n, null, work, out, at + 4 * from + c, 4);
+              }
+              for (int i = 0, to = at + 4 * from + 3; i < n; i++, to += 4) {
+                out[to] = (byte) 255;
               }
             });
   }
 
   /**
-   * To a code of 8 bits, with what {@link #dither} gives for its place: the mean of a smooth
-   * gradient keeps values between two codes. A value that is a code stays that code.
+   * Codes of 8 bits of a run of values.
+   *
+   * @param values a plane; not changed
+   * @param from index of the first value
+   * @param n how many
+   * @param dither what {@link #dither} gives for each place; null for none
+   * @param work scratch, at least n values
+   * @param out receives a byte for each, from {@code at} on
+   * @param step bytes from one to the next
    */
-  public static int to8(float value, float dither) {
-    return (int) Math.min(255f, Math.max(0f, value * 255f + 0.5f + dither));
+  static void codes(
+      float[] values, int from, int n, float[] dither, float[] work, byte[] out, int at, int step) {
+    System.arraycopy(values, from, work, 0, n);
+    if (dither == null) {
+      for (int i = 0; i < n; i++) {
+        work[i] = Math.min(1f, Math.max(0f, work[i])) * 255f + 0.5f;
+      }
+    } else {
+      for (int i = 0; i < n; i++) {
+        work[i] = Math.min(255f, Math.max(0f, work[i] * 255f + 0.5f + dither[i]));
+      }
+    }
+    for (int i = 0, to = at; i < n; i++, to += step) {
+      out[to] = (byte) (int) work[i];
+    }
   }
 
   /**
-   * A share of a code, −0.49…0.49, for a place: always the same, without a pattern. By the
-   * finaliser of MurmurHash3 (A. Appleby, public domain).
+   * A share of a code, −0.49…0.49, for a place: always the same, without a pattern, so that the
+   * mean of a smooth gradient keeps values between two codes while a value that is a code stays
+   * that code. By the finaliser of MurmurHash3 (A. Appleby, public domain).
    */
   public static float dither(int x, int y) {
     int h = x * 0x9e3779b1 + y * 0x85ebca77;

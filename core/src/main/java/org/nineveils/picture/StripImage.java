@@ -16,6 +16,7 @@ import java.awt.image.RenderedImage;
 import java.awt.image.SampleModel;
 import java.awt.image.WritableRaster;
 import java.util.Vector;
+import java.util.stream.IntStream;
 
 /**
  * Strips as an image that the JDK's writers read: sRGB samples of 8 bits, dithered, or of 16. Of
@@ -84,22 +85,34 @@ final class StripImage implements RenderedImage {
   }
 
   private static void fill8(Picture p, int top, byte[] to) {
-    for (int y = 0, i = 0; y < p.height(); y++) {
-      for (int x = 0; x < p.width(); x++, i++) {
-        float dither = Quantise.dither(x, top + y);
-        to[3 * i] = (byte) Quantise.to8(p.r()[i], dither);
-        to[3 * i + 1] = (byte) Quantise.to8(p.g()[i], dither);
-        to[3 * i + 2] = (byte) Quantise.to8(p.b()[i], dither);
-      }
-    }
+    int n = p.width();
+    float[][] planes = {p.r(), p.g(), p.b()};
+    IntStream.range(0, p.height())
+        .parallel()
+        .forEach(
+            y -> {
+              float[] work = new float[n];
+              float[] dither = new float[n];
+              for (int x = 0; x < n; x++) {
+                dither[x] = Quantise.dither(x, top + y);
+              }
+              for (int c = 0; c < 3; c++) {
+                Quantise.codes(planes[c], y * n, n, dither, work, to, 3 * y * n + c, 3);
+              }
+            });
   }
 
   private static void fill16(Picture p, short[] to) {
-    for (int i = 0; i < p.r().length; i++) {
-      to[3 * i] = (short) Quantise.to16(p.r()[i]);
-      to[3 * i + 1] = (short) Quantise.to16(p.g()[i]);
-      to[3 * i + 2] = (short) Quantise.to16(p.b()[i]);
-    }
+    IntStream.range(0, p.height())
+        .parallel()
+        .forEach(
+            y -> {
+              for (int i = y * p.width(); i < (y + 1) * p.width(); i++) {
+                to[3 * i] = (short) Quantise.to16(p.r()[i]);
+                to[3 * i + 1] = (short) Quantise.to16(p.g()[i]);
+                to[3 * i + 2] = (short) Quantise.to16(p.b()[i]);
+              }
+            });
   }
 
   @Override

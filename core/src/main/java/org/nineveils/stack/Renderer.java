@@ -1,5 +1,6 @@
 package org.nineveils.stack;
 
+import org.nineveils.picture.Ahead;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Strips;
@@ -16,7 +17,7 @@ public final class Renderer {
   /** Pixels above which a picture is rendered in strips, and of one strip. */
   private static final int WHOLE = 16_000_000;
 
-  private static final int STRIP = 6_000_000;
+  private static final int STRIP = 6000000;
 
   /** Strips begin at rows that the coarse grids of veils divide. */
   private static final int GRID = 64;
@@ -31,7 +32,7 @@ public final class Renderer {
     int height = source.height();
     int some = Math.max(GRID, STRIP / source.width() / GRID * GRID);
     int rows = source.area().pixels() <= WHOLE ? height : Math.min(height, some);
-    return strips(source, stack, manner, rows);
+    return Ahead.of(strips(source, stack, manner, rows));
   }
 
   static Strips strips(Picture source, Stack stack, Manner manner, int rows) {
