@@ -40,13 +40,17 @@ public final class Gamut {
    */
   public static void bringIn(
       float[][] lab, float[] r, float[] g, float[] b, float[][] work, int n) {
+    float[] room = work[0];
+    for (int i = 0; i < n; i++) {
+      float high = Math.max(r[i], Math.max(g[i], b[i])) - 1;
+      float low = Math.min(r[i], Math.min(g[i], b[i]));
+      room[i] = TINY + Math.min(low, -high);
+    }
     int[] out = new int[n];
     int count = 0;
     for (int i = 0; i < n; i++) {
-      float high = Math.max(r[i], Math.max(g[i], b[i])) - 1;
-      float low = -Math.min(r[i], Math.min(g[i], b[i]));
       out[count] = i;
-      count += Math.max(high, low) > TINY ? 1 : 0;
+      count += Float.floatToRawIntBits(room[i]) >>> 31; // the sign; no branch
     }
     if (count == 0) {
       return;

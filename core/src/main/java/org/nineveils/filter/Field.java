@@ -1,5 +1,7 @@
 package org.nineveils.filter;
 
+import org.nineveils.picture.Area;
+
 /**
  * Values on a grid that are read for every pixel: between the middles of cells by straight lines.
  */
@@ -7,12 +9,42 @@ public final class Field {
   /** How many values more than pixels a scratch array must hold. */
   public static final int SLACK = 16;
 
+  /** Pixels of a cell from which on rows of cells are drawn out to pixels once and kept. */
+  private static final int COARSE = 8;
+
   private final Level level;
   private final Plane plane;
+
+  /** Each row of cells, drawn out to a value a pixel; null where cells are fine. */
+  private final float[][] drawn;
+
+  /** Column of the first pixel of {@link #drawn}. */
+  private final int left;
 
   Field(Level level, Plane plane) {
     this.level = level;
     this.plane = plane;
+    int f = level.factor();
+    Area cells = plane.area();
+    left = cells.x() == 0 ? 0 : cells.x() * f + f / 2;
+    drawn = f < COARSE ? null : new float[cells.height()][];
+    if (drawn != null) {
+      int right =
+          cells.right() == level.frame().width()
+              ? level.picture().width()
+              : cells.right() * f - f / 2;
+      int n = right - left;
+      Parallel.blocks(cells.height(), 1, (from, to) -> drawn[from] = drawnOut(from, n));
+    }
+  }
+
+  private float[] drawnOut(int row, int n) {
+    float[] out = new float[n];
+    int first = firstCell(left);
+    float[] cells = new float[firstCell(left + n - 1) + 2 - first];
+    copy(plane.area().y() + row, first, first + cells.length - 1, cells, 0);
+    across(cells, first, left, n, out);
+    return out;
   }
 
   /**
@@ -30,9 +62,45 @@ public final class Field {
       System.arraycopy(plane.values(), plane.index(x, y), out, 0, n);
       return;
     }
-    int first = Math.floorDiv(2 * x + 1 - f, 2 * f);
-    int last = Math.floorDiv(2 * (x + n - 1) + 1 - f, 2 * f) + 1;
-    column(first, last, y, cells);
+    int upper = Math.floorDiv(2 * y + 1 - f, 2 * f);
+    int rows = level.frame().height();
+    int row = Math.min(Math.max(upper, 0), Math.max(0, rows - 2));
+    int below = Math.min(row + 1, rows - 1);
+    float share = (2 * y + 1 - f - 2 * f * upper) / (float) (2 * f);
+    float along = share + upper - row; // below 0 or above 1 beyond the outermost middles
+    if (drawn != null) {
+      int top = plane.area().y();
+      System.arraycopy(drawn[row - top], x - left, out, 0, n);
+      System.arraycopy(drawn[below - top], x - left, cells, 0, n);
+      between(out, cells, along, n);
+      return;
+    }
+    int first = firstCell(x);
+    int last = firstCell(x + n - 1) + 1;
+    int count = last - first + 1;
+    copy(row, first, last, cells, 0);
+    copy(below, first, last, cells, count);
+    for (int i = 0; i < count; i++) {
+      cells[i] += (cells[count + i] - cells[i]) * along;
+    }
+    across(cells, first, x, n, out);
+  }
+
+  private static void between(float[] upper, float[] lower, float share, int n) {
+    for (int i = 0; i < n; i++) {
+      upper[i] += (lower[i] - upper[i]) * share;
+    }
+  }
+
+  /** The cell whose middle lies at or before the middle of a pixel; −1 before the first. */
+  private int firstCell(int x) {
+    int f = level.factor();
+    return Math.floorDiv(2 * x + 1 - f, 2 * f);
+  }
+
+  /** Draws cells out to n pixels from a column on. */
+  private void across(float[] cells, int first, int x, int n, float[] out) {
+    int f = level.factor();
     // Twice the distance from the middle of a cell, so that it is whole.
     int twice = 2 * x + 1 - f - 2 * f * first;
     int i = between(cells[0], cells[1], twice, 0, Math.min(n, (2 * f - twice + 1) / 2), out);
@@ -85,25 +153,7 @@ public final class Field {
     return i;
   }
 
-  /**
-   * The cells of a row of pixels, between two rows of cells; beyond the outermost middles their
-   * straight line goes on.
-   */
-  private void column(int first, int last, int y, float[] cells) {
-    int f = level.factor();
-    int upper = Math.floorDiv(2 * y + 1 - f, 2 * f);
-    float share = (2 * y + 1 - f - 2 * f * upper) / (float) (2 * f);
-    int rows = level.frame().height();
-    int count = last - first + 1;
-    int row = Math.min(Math.max(upper, 0), Math.max(0, rows - 2));
-    copy(row, first, last, cells, 0);
-    copy(Math.min(row + 1, rows - 1), first, last, cells, count);
-    float along = share + upper - row; // below 0 or above 1 beyond the outermost middles
-    for (int i = 0; i < count; i++) {
-      cells[i] += (cells[count + i] - cells[i]) * along;
-    }
-  }
-
+  /** Takes cells of a row; beyond the outermost middles their straight line goes on. */
   private void copy(int row, int first, int last, float[] to, int at) {
     int left = Math.max(first, 0);
     int right = Math.min(last, level.frame().width() - 1);
