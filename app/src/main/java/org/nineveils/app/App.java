@@ -1,5 +1,6 @@
 package org.nineveils.app;
 
+import org.nineveils.app.start.Rehearsal;
 import org.nineveils.app.start.StartFault;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -11,9 +12,15 @@ public class App {
   public static void main(String[] args) {
     try {
       ConfigurableApplicationContext running = SpringApplication.run(App.class, args);
-      if (!running.getEnvironment().getProperty("nineveils.tidy", "").isEmpty()) {
+      boolean rehearsal = running.getEnvironment().containsProperty("nineveils.rehearsal");
+      if (rehearsal) {
+        Rehearsal.of(running);
+      }
+      if (rehearsal || !running.getEnvironment().getProperty("nineveils.tidy", "").isEmpty()) {
         running.close(); // it came for that alone
       }
+    } catch (SpringApplication.AbandonedRunException built) {
+      throw built; // the build only wanted to know of its beans
     } catch (RuntimeException | Error fault) {
       System.err.println(StartFault.sentence(fault));
       System.exit(1);

@@ -10,7 +10,7 @@ public final class Field {
   public static final int SLACK = 16;
 
   /** Pixels of a cell from which on rows of cells are drawn out to pixels once and kept. */
-  private static final int COARSE = 8;
+  private static final int COARSE = 4;
 
   private final Level level;
   private final Plane plane;

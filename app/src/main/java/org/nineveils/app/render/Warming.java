@@ -21,13 +21,14 @@ import org.springframework.stereotype.Component;
 
 /**
  * Runs every kind of veil some times in the background after a start, so that the engine's loops
- * are machine code by the time a hand moves.
+ * are machine code by the time a hand moves. The first page comes first.
  */
 @Component
 class Warming {
   private static final int WIDTH = 480;
   private static final int HEIGHT = 320;
   private static final int ROUNDS = 12;
+  private static final int FIRST_PAGE_MS = 2500;
 
   private final boolean wanted;
 
@@ -45,6 +46,11 @@ class Warming {
   }
 
   private static void run() {
+    try {
+      Thread.sleep(FIRST_PAGE_MS);
+    } catch (InterruptedException e) {
+      return; // the application ends
+    }
     Picture photo = noise();
     for (int round = 0; round < ROUNDS; round++) {
       for (VeilKind kind : Kinds.all()) {

@@ -34,6 +34,7 @@ class StartIT {
             List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx256m",
+                "-Dspring.aot.enabled=true",
                 "-jar",
                 "target/nine-veils.jar",
                 "--nineveils.data=" + folder));

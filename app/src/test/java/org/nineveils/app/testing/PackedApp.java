@@ -22,6 +22,7 @@ public final class PackedApp implements AutoCloseable {
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx" + heap,
                 "-Djava.awt.headless=true",
+                "-Dspring.aot.enabled=true",
                 "-jar",
                 "target/nine-veils.jar",
                 "--server.port=0",
