@@ -16,7 +16,9 @@ import { Rail } from "../rail/rail.js";
 import { clipped, drawHistogram } from "../readings/histogram.js";
 import { showSpot } from "../readings/spot.js";
 import { Trace } from "../readings/trace.js";
-import { changed, changedBy, counted, described, dropped, placedAt } from "./effect.js";
+import { room } from "../web/room.js";
+import { beside } from "./beside.js";
+import { changed, changedBy, cloths, counted, dropped, placedAt } from "./effect.js";
 import { handlesOf } from "./handles.js";
 import { hanging } from "./hanging.js";
 import { benchKeys } from "./keys.js";
@@ -29,6 +31,8 @@ import { Wall } from "./wall.js";
 
 const root = document.querySelector("[data-bench]");
 const find = (name) => document.querySelector(`[data-${name}]`);
+const around = room(root, "bench");
+const column = beside(find("beside"));
 const state = JSON.parse(root.dataset.state);
 const api = `/api/effects/${state.id}`;
 const kinds = new Map(state.kinds.map((k) => [k.id, k]));
@@ -183,7 +187,6 @@ function open(id) {
       side: () => panel && showHandles(),
     });
     if (plainTones) panel.tones(plainTones);
-    find("veils").style.setProperty("--open-width", `${panel.width + 46}px`);
   }
   show();
   stage.refresh();
@@ -216,13 +219,8 @@ async function drop(id) {
 
 const showSoon = inNextFrame(show);
 function show() {
-  const items = effect.veils.map((veil) => ({
-    ...veil,
-    what: described(veil, kinds.get(veil.kind)),
-    woven: veil.mask.cover === "brush-on",
-    selected: selection.has(veil.id),
-  }));
-  rail.show(items, openId, panel?.element);
+  rail.show(cloths(effect, kinds, (id) => selection.has(id)), openId);
+  column.show(panel?.element ?? null);
   const veil = veilOf(openId);
   const painted = painting.has(openId);
   panel?.show(veil, { painted, way, dials: effect.dials.filter((d) => d.veil === openId) });
@@ -280,6 +278,8 @@ listen(
     selection,
     chooser,
     trace,
+    around,
+    column,
     see,
     undo,
     pick: (place) => effect.veils[place] && open(effect.veils[place].id),

@@ -95,9 +95,18 @@ export function described(veil, kind) {
   return parts.join(" · ");
 }
 
+/** What the rail shows of an effect: a cloth for every veil. */
+export const cloths = ({ veils }, kinds, picked) =>
+  veils.map((veil) => ({
+    ...veil,
+    what: described(veil, kinds.get(veil.kind)),
+    woven: veil.mask.cover === "brush-on",
+    selected: picked(veil.id),
+  }));
+
 /** How many veils there are, in words. */
 export function counted({ veils }) {
   if (veils.length === 0) return "no veil yet";
   const up = veils.filter((v) => v.lifted).length;
-  return `${veils.length} ${veils.length === 1 ? "veil" : "veils"}${up ? ` · ${up} lifted` : ""} · drag a hem to set its opacity`;
+  return `${veils.length} ${veils.length === 1 ? "veil" : "veils"}${up ? ` · ${up} lifted` : ""}`;
 }

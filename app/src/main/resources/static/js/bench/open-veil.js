@@ -1,4 +1,4 @@
-// What an open veil shows beside its cloth: name, blend mode, where it covers, and one side of it at
+// What an open veil shows beside the photo: name, blend mode, where it covers, and one side of it at
 // a time: its settings, its mask, or its dials.
 import { settingsEditor } from "../editors/settings.js";
 import { blendChooser } from "./blends.js";
@@ -7,7 +7,6 @@ import { lookingButtons } from "./looking.js";
 import { maskEditor } from "./mask-editor.js";
 import { coveringBy, ruled } from "./rules.js";
 
-const WIDTHS = { curve: 760, soft: 870, crisp: 800, colour: 830, ink: 790, tint: 880, edge: 800, overlay: 800, light: 830 };
 const SIDES = ["Settings", "Mask", "Dials"];
 
 function element(name, fields = {}, ...children) {
@@ -50,17 +49,15 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
   });
   const blend = blendChooser(blends, { peek: on.blend, choose: (id) => on.change({ blend: id }, "blend mode") });
   const lift = button("Lift", "V", on.lift);
-  const header = element(
-    "header",
-    {},
-    name,
-    element("span", { className: "kind", textContent: kind.label }),
+  const header = element("header", {}, name, element("span", { className: "kind", textContent: kind.label }), button("Close", "Esc", on.close));
+  const acts = element(
+    "div",
+    { className: "acts" },
     blend.element,
     lift,
     button("Double", "Hang a copy behind it", on.double),
     button("Keep", "Keep its settings as a swatch", on.keep),
     button("Drop", "Delete", on.drop),
-    button("Close", "Esc", on.close),
   );
 
   const choices = [
@@ -87,7 +84,7 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
     made.dataset.side = text.toLowerCase();
     return made;
   });
-  const cover = element("div", { className: "cover" }, either("Where it covers", choices), meantFor, either("What is edited", sideButtons), looking.element);
+  const cover = element("div", { className: "cover" }, either("Where it covers", choices), meantFor, looking.element, either("What is edited", sideButtons));
 
   const maskBox = maskEditor(rules, {
     input: on.mask,
@@ -112,7 +109,7 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
     if (next === "Mask") maskBox.offer();
     on.side(next);
   }
-  const panel = element("div", { className: "open" }, header, cover, ...boxes);
+  const panel = element("div", { className: "open" }, header, acts, cover, ...boxes);
   panel.addEventListener("keydown", (event) => {
     if (event.key === "Escape" && event.target.matches("input, select")) event.target.blur();
   });
@@ -140,7 +137,6 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
       editor.tones(histogram);
       maskBox.tones(histogram);
     },
-    width: WIDTHS[kind.id] ?? 600,
     get side() {
       return side;
     },

@@ -6,6 +6,7 @@ import { send } from "../web/http.js";
 import { listen } from "../web/keys.js";
 import { watch } from "../web/leaving.js";
 import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
+import { room } from "../web/room.js";
 import { Store } from "../web/store.js";
 import { say } from "../web/say.js";
 import { hiddenHint } from "../stage/hint.js";
@@ -28,6 +29,7 @@ const root = document.querySelector("main[data-fitting]");
 const find = (name) => document.querySelector(`[data-${name}]`);
 const state = JSON.parse(root.dataset.state);
 const base = root.dataset.base;
+const around = room(root, "fitting");
 const api = `/api/fittings/${state.id}`;
 const names = new Map(state.names);
 const pieces = new Map(state.pieces.map((p) => [p.key, p])); // those that are worn, or were
@@ -261,6 +263,7 @@ listen(
   fittingKeys({
     stage,
     brush,
+    around,
     neighbour: (step) => photos.neighbour(step),
     undo,
     masked: () => brushed !== null,

@@ -8,6 +8,8 @@ export const fittingKeys = (f) => [
   { keys: ["delete"], says: "take the effect off", run: f.takeOff },
   { keys: ["k"], says: "pin what is worn now", run: f.pin },
   { keys: ["t"], says: "trace a spot", run: f.trace },
+  { keys: ["e"], says: "the whole window for the photo, and back", run: () => f.around.toggleWhole() },
   { keys: ["/"], says: "find an effect", run: f.search },
+  { keys: ["escape"], says: "back from the whole window", run: () => f.around.leaveWhole() },
   ...stageKeys(f.stage, f.brush, f),
 ];

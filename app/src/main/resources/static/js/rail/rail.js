@@ -7,6 +7,7 @@ const FOOT = 24;
 const NARROW = 62;
 const TINY = 30;
 const CROWDED = 16; // items from which they hang closer
+const SHORT = 82; // down to here the name stands where the figure would
 const DRAG_FROM = 7;
 const HOLD = 44; // width of the cloth that stays in sight beside an open veil
 
@@ -233,6 +234,8 @@ export class Rail {
     element.style.setProperty("--drop", String(drop));
     element.classList.toggle("is-narrow", width < NARROW);
     element.classList.toggle("is-tiny", width < TINY);
+    element.classList.toggle("is-short", drop < SHORT);
+    element.style.setProperty("--full", String(full));
     for (const part of element.querySelectorAll(":scope > .pick, :scope > .hem")) part.style.width = `${width}px`;
     const svg = element.querySelector("svg");
     svg.setAttribute("width", width);

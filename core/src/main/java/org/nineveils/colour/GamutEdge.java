@@ -1,7 +1,5 @@
 package org.nineveils.colour;
 
-import java.util.stream.IntStream;
-
 /**
  * How far chroma can go at a lightness and hue of Oklab until sRGB cannot show the colour.
  *
@@ -32,24 +30,21 @@ final class GamutEdge {
   /**
    * |a| + |b| at the border as a multiple of lightness, for each lightness 0…1 all hues round, with
    * one row and one column more that repeat the last. Near black that hangs on the hue alone, so
-   * straight lines between rows are right there too. (Not made by whoever keeps it: tasks of a
-   * class that is still being set up would wait for it.)
+   * straight lines between rows are right there too. Made by one thread: tasks would wait for the
+   * class that keeps it, which is still being set up.
    */
   static float[] table(int lights, int hues) {
     int width = hues + 2;
     float[] out = new float[(lights + 2) * width];
-    IntStream.range(0, lights + 2)
-        .parallel()
-        .forEach(
-            row -> {
-              double l = Math.min(0.999999, Math.max(1e-3, row / (double) lights));
-              for (int hue = 0; hue < width; hue++) {
-                double round = 4.0 * Math.min(hue, hues) / hues;
-                double b = round < 2 ? 1 - Math.abs(1 - round) : Math.abs(3 - round) - 1;
-                double a = round < 2 ? 1 - round : round - 3;
-                out[row * width + hue] = (float) share(l, a * l, b * l, BEYOND);
-              }
-            });
+    for (int row = 0; row < lights + 2; row++) {
+      double l = Math.min(0.999999, Math.max(1e-3, row / (double) lights));
+      for (int hue = 0; hue < width; hue++) {
+        double round = 4.0 * Math.min(hue, hues) / hues;
+        double b = round < 2 ? 1 - Math.abs(1 - round) : Math.abs(3 - round) - 1;
+        double a = round < 2 ? 1 - round : round - 3;
+        out[row * width + hue] = (float) share(l, a * l, b * l, BEYOND);
+      }
+    }
     return out;
   }
 
