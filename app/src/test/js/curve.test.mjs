@@ -1,6 +1,6 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
-import { added, moved, removed } from "../../main/resources/static/js/editors/curve-points.js";
+import { added, between, moved, removed } from "../../main/resources/static/js/editors/curve-points.js";
 import { monotone } from "../../main/resources/static/js/editors/monotone.js";
 
 const bounds = { minPoints: 2, maxPoints: 4, minGap: 0.01 };
@@ -64,9 +64,18 @@ test("cells of a table stand in the rows and columns of their descriptors", asyn
 });
 
 test("a cell moves in steps and stays within its range", async () => {
-  const { stepped } = await import("../../main/resources/static/js/editors/matrix.js");
+  const { stepped } = await import("../../main/resources/static/js/editors/steps.js");
   const setting = { start: 0, step: 1, min: -100, max: 100 };
   assert.equal(stepped(setting, 7.4, 3), 10);
   assert.equal(stepped(setting, 98, 30), 100);
   assert.equal(stepped(setting, -98, -30), -100);
+});
+
+test("a point added by keys lies on the curve, half-way to the next", () => {
+  const points = [[0, 0], [0.5, 0.8], [1, 1]];
+  const at = monotone(points);
+  const more = between(points, 0, at, bounds);
+  assert.equal(more.index, 1);
+  assert.deepEqual(more.points[1], [0.25, at(0.25)]);
+  assert.equal(between(points, 2, at, bounds).points[2][0], 0.75);
 });

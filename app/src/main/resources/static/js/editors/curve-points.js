@@ -21,3 +21,13 @@ export function added(points, [x, y], { maxPoints, minGap }) {
 export function removed(points, index, { minPoints }) {
   return points.length <= minPoints ? points : points.filter((_, i) => i !== index);
 }
+
+/**
+ * The points with one more half-way between one and the next, on the curve, and its index; before it
+ * where it is the last. Null where there is no room.
+ */
+export function between(points, index, at, limits) {
+  const left = Math.min(index, points.length - 2);
+  const x = (points[left][0] + points[left + 1][0]) / 2;
+  return added(points, [x, at(x)], limits);
+}

@@ -1,13 +1,13 @@
-// The tone-curve editor: press to add a point and drag it at once, drag or arrow keys to move one,
-// double-click or Delete to remove one.
-import { added, moved, removed } from "./curve-points.js";
+// The tone-curve editor: press to add a point and drag it at once, or Insert to add one behind the
+// chosen one; drag, arrow keys or typed codes to move one; double-click or Delete to remove one.
+import { added, between, moved, removed } from "./curve-points.js";
 import { monotone } from "./monotone.js";
 
 const NS = "http://www.w3.org/2000/svg";
 const W = 250;
 const H = 200;
 const STEPS = 100;
-const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
+const MOVES = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1], PageUp: [0, 10], PageDown: [0, -10] };
 
 function svg(name, attributes, parent) {
   const made = document.createElementNS(NS, name);
@@ -52,8 +52,22 @@ export function curveEditor(settings, values, on) {
     channels.append(button);
     return button;
   });
+  const codes = ["in", "out"].map((name, axis) => {
+    const input = Object.assign(document.createElement("input"), { type: "number", min: 0, max: 255, step: 1 });
+    input.setAttribute("aria-label", `Chosen point: ${name}`);
+    input.addEventListener("change", () => {
+      if (input.value === "") return draw();
+      const at = [...points()[chosen]];
+      at[axis] = Number(input.value) / 255;
+      give(moved(points(), chosen, at, active.minGap), true);
+    });
+    input.addEventListener("keydown", (event) => event.key === "Enter" && input.blur());
+    return input;
+  });
   const reading = document.createElement("small");
+  reading.append("in ", codes[0], " out ", codes[1]);
   channels.append(reading);
+  const read = ([x, y]) => [x, y].forEach((v, i) => (codes[i].value = Math.round(v * 255)));
   const picture = svg("svg", { viewBox: `0 0 ${W} ${H}`, preserveAspectRatio: "none" });
   picture.setAttribute("aria-label", "Tone curve");
   const tones = svg("path", { class: "tones" }, picture);
@@ -77,8 +91,7 @@ export function curveEditor(settings, values, on) {
     picture.append(lines[settings.indexOf(active)], dots);
     dots.replaceChildren(...points().map(dot));
     if (focused) dots.children[chosen]?.focus();
-    const [x, y] = points()[chosen] ?? points()[0];
-    reading.textContent = `in ${Math.round(x * 255)} out ${Math.round(y * 255)}`;
+    read(points()[chosen] ?? points()[0]);
   }
 
   function dot([x, y], index) {
@@ -87,7 +100,7 @@ export function curveEditor(settings, values, on) {
     made.setAttribute("aria-label", `Point ${index + 1}: in ${Math.round(x * 255)}, out ${Math.round(y * 255)}`);
     made.addEventListener("focus", () => {
       chosen = index;
-      reading.textContent = `in ${Math.round(x * 255)} out ${Math.round(y * 255)}`;
+      read([x, y]);
     });
     return made;
   }
@@ -141,11 +154,16 @@ export function curveEditor(settings, values, on) {
     }
   });
   picture.addEventListener("keydown", (event) => {
-    const step = ARROWS[event.key];
+    const step = MOVES[event.key];
     if (step) {
-      const by = (event.shiftKey ? 10 : 1) / 255;
       const [x, y] = points()[chosen];
-      give(moved(points(), chosen, [x + step[0] * by, y + step[1] * by], active.minGap), true);
+      give(moved(points(), chosen, [x + step[0] / 255, y + step[1] / 255], active.minGap), true);
+    } else if (event.key === "Insert" || event.key === "+") {
+      const more = between(points(), chosen, monotone(points()), active);
+      if (!more) return;
+      chosen = more.index;
+      give(more.points, true);
+      dots.children[chosen]?.focus();
     } else if (event.key === "Delete" || event.key === "Backspace") {
       const index = chosen;
       chosen = Math.max(0, index - 1);

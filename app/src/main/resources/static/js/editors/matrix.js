@@ -1,8 +1,10 @@
 // Settings of one group as a table: every cell is dragged up and down, wheeled, or typed.
 import { shown } from "./slider.js";
+import { stepped, stepsOf } from "./steps.js";
 
 const DRAG_FROM = 3;
 const PIXELS_PER_STEP = 2;
+const FINE = 5; // times as far with Shift
 const WHEEL_SETTLES_MS = 250;
 
 const shortened = (column) => (column.length > 12 ? `${column.slice(0, 5)}.` : column);
@@ -13,12 +15,6 @@ export function layout(settings) {
     rows: [...new Set(settings.map((s) => s.row))],
     columns: [...new Set(settings.map((s) => s.column))],
   };
-}
-
-/** A value some steps on, on the grid of steps and within the range. */
-export function stepped(setting, value, steps) {
-  const grid = Math.round((value - setting.start) / setting.step) * setting.step + setting.start;
-  return Math.min(setting.max, Math.max(setting.min, grid + steps * setting.step));
 }
 
 /**
@@ -113,7 +109,8 @@ function cell(setting, on) {
     const up = from.y - event.clientY;
     if (!from.moved && Math.abs(up) < DRAG_FROM) return;
     from.moved = true;
-    give(stepped(setting, from.value, Math.round(up / PIXELS_PER_STEP)), false);
+    const pixels = event.shiftKey ? PIXELS_PER_STEP * FINE : PIXELS_PER_STEP;
+    give(stepped(setting, from.value, Math.round(up / pixels)), false);
   });
   element.addEventListener("pointerup", () => {
     const drag = from;
@@ -139,10 +136,11 @@ function cell(setting, on) {
     if (!Number.isNaN(typed)) give(Math.min(setting.max, Math.max(setting.min, typed)), true);
   });
   input.addEventListener("keydown", (event) => {
-    const step = { ArrowUp: 1, ArrowDown: -1 }[event.key];
-    if (!step) return;
+    if (event.key === "Enter") input.blur(); // the keys are the page's again
+    const steps = /^Arrow(Left|Right)$/.test(event.key) ? 0 : stepsOf(event);
+    if (!steps) return;
     event.preventDefault();
-    give(stepped(setting, value, step * (event.shiftKey ? 10 : 1)), true);
+    give(stepped(setting, value, steps), true);
     input.value = text();
     input.select();
   });

@@ -9,6 +9,7 @@ const TINY = 30;
 const CROWDED = 16; // items from which they hang closer
 const SHORT = 82; // down to here the name stands where the figure would
 const DRAG_FROM = 7;
+const HEM_FROM = 3;
 const HOLD = 44; // width of the cloth that stays in sight beside an open veil
 
 /**
@@ -128,26 +129,28 @@ export class Rail {
     let from = null;
     hem.addEventListener("pointerdown", (event) => {
       hem.setPointerCapture(event.pointerId);
-      from = { y: event.clientY, drop: dropOf(this.#item(id).opacity, this.#full) };
+      from = { y: event.clientY, drop: dropOf(this.#item(id).opacity, this.#full), moved: false };
     });
     hem.addEventListener("pointermove", (event) => {
-      if (from) this.#let(id, opacityAt(from.drop + event.clientY - from.y, this.#full), false);
+      if (!from || (!from.moved && Math.abs(event.clientY - from.y) < HEM_FROM)) return;
+      from.moved = true;
+      this.#let(id, opacityAt(from.drop + event.clientY - from.y, this.#full), false);
     });
     for (const end of ["pointerup", "pointercancel"]) {
       hem.addEventListener(end, () => {
-        if (!from) return;
+        const press = from;
         from = null;
-        this.#let(id, this.#item(id).opacity, true);
+        if (press?.moved) this.#let(id, this.#item(id).opacity, true);
+        else if (press && end === "pointerup") this.on.pick(id); // on a short cloth the hem takes much of it
       });
     }
     hem.addEventListener("keydown", (event) => {
-      const step = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
+      const step = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1, PageDown: 10, PageUp: -10 }[event.key];
       const far = { Home: 0, End: 1 }[event.key];
       if (step === undefined && far === undefined) return;
       event.preventDefault();
       event.stopPropagation();
-      const by = (step * (event.shiftKey ? 10 : 1)) / 100;
-      const next = far ?? Math.min(1, Math.max(0, this.#item(id).opacity + by));
+      const next = far ?? Math.min(1, Math.max(0, this.#item(id).opacity + step / 100));
       this.#let(id, Math.round(next * 100) / 100, true);
     });
   }

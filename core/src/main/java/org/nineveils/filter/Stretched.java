@@ -33,7 +33,7 @@ public final class Stretched {
         (from, to) -> {
           for (int j = from; j < to; j++) {
             double at = within((cells.y() + j + 0.5) * level.factor() * down - 0.5, lastY);
-            int top = (int) at * (lastX + 1);
+            int top = ((int) at) * (lastX + 1);
             int below = Math.min((int) at + 1, lastY) * (lastX + 1);
             float lower = (float) (at - (int) at);
             for (int i = 0; i < n; i++) {

@@ -24,6 +24,10 @@ public record NumberSetting(
     Double start,
     Cell cell)
     implements Setting<Double> {
+  private static final String STOPS = "stops";
+
+  /** Exposure goes by thirds of a stop: common practice, no published source. */
+  private static final double THIRD = 1 / 3.0;
 
   /**
    * Place in a table of settings of one group.
@@ -70,6 +74,9 @@ public record NumberSetting(
     facts.put("min", min);
     facts.put("max", max);
     facts.put("step", step);
+    if (unit.equals(STOPS)) {
+      facts.put("mark", THIRD);
+    }
     if (cell != null) {
       facts.put("row", cell.row());
       facts.put("column", cell.column());

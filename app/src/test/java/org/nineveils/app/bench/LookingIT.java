@@ -192,8 +192,8 @@ class LookingIT extends BenchTrial {
     Locator.ClickOptions more =
         new Locator.ClickOptions()
             .setModifiers(List.of(com.microsoft.playwright.options.KeyboardModifier.CONTROL));
-    bench.veil("Curve").locator(".pick").click(more);
-    bench.veil("Tint").locator(".pick").click(more);
+    bench.veil("Curve").locator(".pick .name").click(more);
+    bench.veil("Tint").locator(".pick .name").click(more);
     assertThat(page.locator("[data-picked]").innerText()).isEqualTo("2 picked");
     page.locator("[data-do=left]").click();
     bench.settle();

@@ -102,7 +102,7 @@ class FittingRoomIT extends FittingTrial {
     assertThat(room.picture()).isNotEqualTo(both);
     String veil = page.locator(".is-bundle .veil").first().getAttribute("data-veil");
     assertThat(worn().get(0).object("veils").object(veil).number("opacity")).isZero();
-    page.locator(".veil.is-open > .pick").click();
+    page.locator(".veil.is-open > .pick .name").click();
     assertThat(page.locator(".is-bundle").count()).isZero();
   }
 

@@ -45,7 +45,7 @@ public final class Workplace {
   }
 
   public void pick(String name) {
-    veil(name).locator(".pick").click();
+    veil(name).locator(".pick .name").click();
     settle();
   }
 

@@ -67,7 +67,7 @@ class AccessibilityIT {
       Workplace bench = new Workplace(page);
       page.navigate("/bench/22");
       bench.settle();
-      page.locator(".veil .pick").first().click();
+      page.locator(".veil .pick .name").first().click();
       for (String side : List.of("settings", "mask", "dials")) {
         page.locator("[data-side=" + side + "]").click();
         bench.settle();

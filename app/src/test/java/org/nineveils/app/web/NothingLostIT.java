@@ -330,7 +330,7 @@ class NothingLostIT {
     page.locator(".said.is-fault").waitFor();
     assertThat(page.locator(".said").innerText()).contains("Your change is kept here");
     assertThat(page.locator("[data-saved]").innerText()).isEqualTo("Waiting");
-    room.veil("Even").locator(".pick").click();
+    room.veil("Even").locator(".pick .name").click();
     type(page, "exposure", "1");
 
     page.locator(".stage.is-behind").waitFor(); // the picture is not what was made, and says so
@@ -346,7 +346,7 @@ class NothingLostIT {
       assertThat(room.light(0.5, 0.4)).as("what is stored is shown").isGreaterThan(plain);
       assertThat(page.locator(".said.is-fault").count()).isZero();
       assertThat(page.locator("[data-tag]").isVisible()).isFalse();
-      room.veil("Even").locator(".pick").click();
+      room.veil("Even").locator(".pick .name").click();
       page.context().clearCookies(); // and the token itself is gone
       page.locator("[data-note]").fill("And without a token.");
       page.locator("[data-note]").press("Tab");
