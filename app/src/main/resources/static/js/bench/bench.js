@@ -226,8 +226,7 @@ function show() {
   panel?.show(veil, { painted, way, dials: effect.dials.filter((d) => d.veil === openId) });
   showHandles();
   const masked = veil !== undefined && veil.mask.cover !== "everywhere";
-  const brushed = masked && !veil.lifted;
-  if (painting.brush.armed !== brushed) painting.brush.arm(brushed);
+  painting.armFor(veil);
   stage.maskButton(masked || painted);
   hint();
   find("rail-count").textContent = counted(effect);

@@ -4,7 +4,7 @@ import { sayFault } from "../web/say.js";
 import { renderSmall } from "../stage/small.js";
 import { Swatches } from "./swatches.js";
 
-const MARGIN = 18;
+const ACROSS = 3;
 
 /**
  * @param box element of the chooser
@@ -57,8 +57,6 @@ export function kindChooser(box, opener, kinds, on) {
   function open() {
     opened += 1;
     box.hidden = false;
-    const room = box.parentElement.clientWidth - box.offsetWidth - MARGIN;
-    box.style.left = `${Math.max(MARGIN, Math.min(opener.offsetLeft, room))}px`;
     row.querySelector("button").focus();
     swatches.load();
   }
@@ -74,8 +72,9 @@ export function kindChooser(box, opener, kinds, on) {
 
   opener.addEventListener("click", () => (box.hidden ? open() : close()));
   row.addEventListener("keydown", (event) => {
-    const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    const step = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -ACROSS, ArrowDown: ACROSS }[event.key];
     if (step) {
+      event.preventDefault();
       const all = [...row.children];
       all[(all.indexOf(document.activeElement) + step + all.length) % all.length].focus();
     }

@@ -5,6 +5,8 @@ import { titled } from "../editors/titled.js";
 import { ruleEditor } from "./rule-editor.js";
 
 const PAINT = [
+  ["off", "Brush off", "Take the brush to this veil: it hides where it paints"],
+  ["middle", "All but the middle", "Leave it out of the middle of the picture"],
   ["fill", "Fill", "Show all of the veil on this photo"],
   ["invert", "Invert", "Turn round what is painted on this photo"],
   ["clear", "Clear", "Take all paint off on this photo"],
@@ -59,11 +61,14 @@ export function maskEditor(rules, on) {
 
   function show(next, painted) {
     mask = next;
-    ruleBox.element.hidden = next.cover !== "by-rule";
+    ruleBox.element.hidden = next.cover === "brush-on";
     ruleBox.show(next);
     edgeBox.hidden = next.cover === "everywhere" && !painted;
+    buttons.get("off").hidden = next.cover !== "everywhere" || painted;
+    buttons.get("middle").hidden = next.cover === "brush-on";
+    buttons.get("fill").hidden = next.cover === "everywhere";
     buttons.get("clear").disabled = !painted;
-    buttons.get("invert").disabled = next.cover === "by-rule" && !painted;
+    buttons.get("invert").disabled = next.cover !== "brush-on" && !painted;
     for (const [setting, made] of edges) made.set(next[setting.key] ?? setting.start);
   }
 

@@ -4,9 +4,12 @@ import { send } from "../web/http.js";
 import { say } from "../web/say.js";
 import { Brush } from "../stage/brush.js";
 
+const MIDDLE = 0.95; // of the short side
+
 export class Painting {
   stroke = null; // being painted, or painted and not stored yet: { points …, veil, photo }
   storing = false;
+  #off = null; // the veil that covers everything and is to be brushed off
 
   /**
    * @param stage the stage
@@ -30,6 +33,29 @@ export class Painting {
   /** Whether something is painted on a veil. */
   has(veil) {
     return (this.painted[veil] ?? 0) > 0;
+  }
+
+  /** Arms the brush for the open veil: to reveal, or to hide of one that covers everything. */
+  armFor(veil) {
+    const everywhere = veil?.mask.cover === "everywhere";
+    if (this.#off !== veil?.id) this.#off = null;
+    const armed = veil && !veil.lifted && (!everywhere || this.#off === veil.id || this.has(veil.id));
+    if (this.brush.armed !== Boolean(armed) || armed) this.brush.arm(Boolean(armed), !everywhere);
+  }
+
+  /** Takes the brush to a veil that covers everything. */
+  brushOff(veil) {
+    this.#off = veil;
+    this.now.shown();
+  }
+
+  /** Leaves a veil out of the middle of the picture: one wide soft stroke. */
+  allButTheMiddle(veil) {
+    const { width, height } = this.now.photo();
+    const long = Math.max(width, height);
+    const points = [width / long / 2, height / long / 2];
+    const stroke = { points, size: MIDDLE * (Math.min(width, height) / long), softness: 1, strength: 1, flow: 1, reveal: false };
+    return this.#store({ stroke, veil, photo: this.now.photo() });
   }
 
   /** The stroke under the hand, where it is on the photo that is shown. */

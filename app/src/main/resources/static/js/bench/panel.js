@@ -38,6 +38,9 @@ export function veilPanel(id, side, given, kind, b) {
     },
     drop: () => b.drop(id),
     close: () => b.open(null),
-    paint: (how) => (how === "clear" ? b.painting.clear(id) : b.painting.all(id, how)),
+    paint: (how) => {
+      const own = { clear: "clear", off: "brushOff", middle: "allButTheMiddle" }[how];
+      return own ? b.painting[own](id) : b.painting.all(id, how);
+    },
   });
 }

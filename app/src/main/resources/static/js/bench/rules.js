@@ -18,8 +18,12 @@ export function coveringBy(mask, cover) {
   return own;
 }
 
-/** The mask with one more rule. */
-export const withRule = (mask, rule) => ({ ...mask, rules: [...mask.rules, rule] });
+/** The mask with one more rule. One that keeps off something, put first, covers all but that. */
+export function withRule(mask, rule) {
+  const rules = mask.rules ?? [];
+  const first = rules.length === 0 && rule.join === "minus" ? { ...rule, join: "and", inverted: !rule.inverted } : rule;
+  return { ...mask, cover: "by-rule", rules: [...rules, first] };
+}
 
 /** The mask with some fields of a rule changed. */
 export const ruleChanged = (mask, index, fields) => ({

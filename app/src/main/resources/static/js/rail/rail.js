@@ -4,13 +4,14 @@ import { cloth, dropOf, folds, ghost, opacityAt, roll } from "./cloth.js";
 
 const NS = "http://www.w3.org/2000/svg";
 const FOOT = 24;
-const NARROW = 62;
+const SLIM = 84; // up to here the name alone stands, smaller
+const NARROW = 44;
 const TINY = 30;
 const CROWDED = 16; // items from which they hang closer
 const SHORT = 82; // down to here the name stands where the figure would
 const DRAG_FROM = 7;
 const HEM_FROM = 3;
-const HOLD = 44; // width of the cloth that stays in sight beside an open veil
+const HOLD = 43; // width of the cloth that stays in sight beside an open veil
 
 /**
  * An item is { id, name, what, kind, opacity, lifted, woven, layers, selected }: what stands under
@@ -235,6 +236,7 @@ export class Rail {
     element.dataset.looks = looks;
     const drop = dropOf(item.opacity, full);
     element.style.setProperty("--drop", String(drop));
+    element.classList.toggle("is-slim", width < SLIM && width >= NARROW);
     element.classList.toggle("is-narrow", width < NARROW);
     element.classList.toggle("is-tiny", width < TINY);
     element.classList.toggle("is-short", drop < SHORT);
@@ -248,7 +250,7 @@ export class Rail {
     const percent = Math.round(item.opacity * 100);
     hem.setAttribute("aria-valuenow", String(percent));
     hem.setAttribute("aria-valuetext", `${percent} %`);
-    hem.querySelector(".share").textContent = width < NARROW ? percent : `${percent} %`;
+    hem.querySelector(".share").textContent = width < SLIM ? percent : `${percent} %`;
   }
 }
 

@@ -25,5 +25,5 @@ export function drawHistogram(canvas, head) {
 
 const percent = (share) => `${(share * 100).toFixed(share > 0 && share < 0.0995 ? 1 : 0)} %`;
 
-/** Shares of blown and blocked pixels in words. */
-export const clipped = (head) => `blown ${percent(head.blown)} · blocked ${percent(head.blocked)}`;
+/** Shares of all pixels that are blown and blocked, in words. */
+export const clipped = (head) => `of the picture ${percent(head.blown)} blown, ${percent(head.blocked)} blocked`;

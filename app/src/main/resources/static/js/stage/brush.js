@@ -19,6 +19,7 @@ const rounded = (share) => Math.round(share * FINEST) / FINEST;
 
 export class Brush {
   #armed = false;
+  #first = true;
   #points = null;
   #on = null; // what the stroke was begun on
   #pan = null;
@@ -58,8 +59,10 @@ export class Brush {
     this.#drawRing();
   }
 
-  arm(armed) {
-    if (armed && !this.#armed) this.setReveal(true);
+  /** @param reveal what it does first: reveals, or hides where all is covered */
+  arm(armed, reveal = true) {
+    if (armed && (!this.#armed || reveal !== this.#first)) this.setReveal(reveal);
+    this.#first = reveal;
     this.#armed = armed;
     this.box.hidden = !armed;
     this.stage.root.classList.toggle("is-armed", armed);

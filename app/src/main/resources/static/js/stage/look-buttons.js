@@ -1,17 +1,25 @@
 // The buttons for looking: what each does on the stage, and which is pressed.
 
-/** @returns { press(look, pressed), pressOnly(looks, look), show(look, shown) } */
+import { scaleOf } from "./view.js";
+
+/** @returns { press(look, pressed), pressOnly(looks, look), show(look, shown), name(look, text) } */
 export function lookButtons(box, stage) {
   const button = (look) => box.querySelector(`[data-look=${look}]`);
   const looks = {
     side: () => stage.toggleCompare("side"),
     wiper: () => stage.toggleCompare("wiper"),
     pins: () => stage.toggleCompare("pins"),
-    mask: () => stage.toggleMask(),
+    mask: () => stage.masked.toggle(),
+    "mask-as": () => stage.masked.next(),
     fit: () => stage.fit(),
     full: () => stage.full(undefined),
   };
   for (const [look, run] of Object.entries(looks)) button(look).addEventListener("click", run);
+  const zoom = box.querySelector("[data-zoom]");
+  stage.overlay(() => {
+    const scale = scaleOf(stage.view, stage.finished.size, stage.source.photo()) * devicePixelRatio;
+    zoom.textContent = `${Math.round(scale * 100)} %`;
+  });
   const hold = button("plain");
   hold.addEventListener("pointerdown", () => stage.holdPlain(true));
   for (const end of ["pointerup", "pointerleave", "pointercancel", "blur"]) {
@@ -24,6 +32,7 @@ export function lookButtons(box, stage) {
     press,
     /** Presses one of some, or none. */
     pressOnly: (some, one) => some.forEach((look) => press(look, look === one)),
+    name: (look, text) => (button(look).textContent = text),
     show: (look, shown) => (button(look).hidden = !shown),
   };
 }

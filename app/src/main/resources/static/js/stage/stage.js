@@ -6,13 +6,14 @@ import { sayFault } from "../web/say.js";
 import { keepLook, keptLook } from "./kept-look.js";
 import { lookButtons } from "./look-buttons.js";
 import { Loader } from "./loader.js";
+import { MaskLook } from "./mask-look.js";
 import { coarseness } from "./pace.js";
 import { fresh, Pane } from "./pane.js";
 import { PinPanes } from "./pin-panes.js";
 import { listenWheel } from "./pointing.js";
 import { Shot } from "./shot.js";
 import { Tag } from "./tag.js";
-import { panned, placed, scaleOf, toPhoto, zoomed } from "./view.js";
+import { isFull, panned, placed, scaleOf, toPhoto, zoomed } from "./view.js";
 import { drawWeave } from "./weave.js";
 import { Wiper } from "./wiper.js";
 
@@ -22,9 +23,7 @@ const RESTS_MS = 350;
 export class Stage {
   #mode = "one"; // side, wiper, pins
   #plainKey = "";
-  #mask = null;
   #holding = false;
-  #showMask = false;
   #stroke = null;
   #overlays = [];
   #moving = false;
@@ -52,7 +51,8 @@ export class Stage {
     const told = this.told;
     this.loader = new Loader(() => this.#load(), (shot) => this.#show(shot), told);
     this.plainLoader = new Loader(() => this.#loadPlain(), (shot) => this.#showPlain(shot), told);
-    this.maskLoader = new Loader(() => this.#fetch(this.finished, this.source.maskBody(), "mask"), (shot) => this.#drawWeave((this.#mask = shot)), told);
+    this.maskLoader = new Loader(() => this.#fetch(this.finished, this.source.maskBody(), "mask"), (shot) => this.#drawWeave((this.masked.shot = shot)), told);
+    this.masked = new MaskLook(this.buttons, { ask: () => this.maskLoader.ask(), draw: () => this.#drawWeave() });
     this.loaders = [this.loader, this.plainLoader, this.maskLoader];
     this.pins = new PinPanes(this, root.querySelector(".panes-pins"), source.pins ?? (() => []));
     this.wiper = new Wiper(this.pane, () => this.view && this.#drawAll());
@@ -71,7 +71,7 @@ export class Stage {
     if (moving) this.resting = setTimeout(() => this.refresh(), RESTS_MS);
     this.loader.ask();
     if (this.#plainKey !== this.#wantedKey()) this.plainLoader.ask();
-    if (this.#showMask) this.maskLoader.ask();
+    if (this.masked.shown) this.maskLoader.ask();
     if (this.#mode === "pins") this.pins.refresh();
   }
 
@@ -93,7 +93,7 @@ export class Stage {
 
   maskButton(shown) {
     this.buttons.show("mask", shown);
-    if (!shown && this.#showMask) this.toggleMask();
+    if (!shown && this.masked.shown) this.masked.toggle();
   }
 
   holdPlain(holding) {
@@ -132,17 +132,10 @@ export class Stage {
     if (this.#mode === "pins") this.compare(this.pins.isEmpty ? "one" : "pins");
   }
 
-  toggleMask() {
-    this.#showMask = !this.#showMask;
-    this.buttons.press("mask", this.#showMask);
-    if (this.#showMask) this.maskLoader.ask();
-    else this.#drawWeave();
-  }
-
-  /** Fit, or one photo pixel to one screen pixel at the point last pointed at. */
+  /** One photo pixel to one screen pixel at the point last pointed at, from any zoom; and back. */
   toggleFull() {
-    if (this.view.fit) this.full(this.lastPoint);
-    else this.fit();
+    if (isFull(this.view)) this.fit();
+    else this.full(this.lastPoint);
   }
 
   fit = () => this.#look({ fit: true });
@@ -198,8 +191,7 @@ export class Stage {
   #setView(view) {
     this.view = view;
     keepLook({ view, mode: this.#mode });
-    const full = !view.fit && Math.abs(view.scale * devicePixelRatio - 1) < 0.01;
-    this.buttons.pressOnly(["fit", "full"], full ? "full" : view.fit ? "fit" : "");
+    this.buttons.pressOnly(["fit", "full"], isFull(view) ? "full" : view.fit ? "fit" : "");
     this.#drawAll();
   }
 
@@ -277,7 +269,7 @@ export class Stage {
   #drawWeave() {
     const photo = this.source.photo();
     const at = this.finished.placed(this.view, photo);
-    drawWeave(fresh(this.weave), photo, at, this.#holding ? {} : { mask: this.#showMask && this.#mask, stroke: this.#stroke });
+    drawWeave(fresh(this.weave), photo, at, this.#holding ? {} : { mask: this.masked.drawn, stroke: this.#stroke });
   }
 
   #listen() {

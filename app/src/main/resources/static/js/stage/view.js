@@ -17,6 +17,9 @@ export function fitScale(pane, photo) {
 
 export const scaleOf = (view, pane, photo) => (view.fit ? fitScale(pane, photo) : view.scale);
 
+/** Whether one pixel of the photo takes one of the screen. */
+export const isFull = (view) => !view.fit && Math.abs(view.scale * globalThis.devicePixelRatio - 1) < 0.01;
+
 /** Where the whole photo lies in the pane, CSS pixels; may reach beyond it. */
 export function placed(view, pane, photo) {
   const scale = scaleOf(view, pane, photo);

@@ -1,4 +1,4 @@
-// The woven hatching that shows where a veil covers.
+// What shows where a veil covers: woven hatching, the mask in grey, or what it leaves out cut away.
 
 let tile;
 
@@ -25,7 +25,7 @@ function pattern(context) {
  * @param at where the whole photo lies, device pixels
  */
 export function drawWeave(context, photo, at, { mask, stroke }) {
-  if (mask) hatch(context, mask, at);
+  if (mask) DRAWN[mask.as](context, mask.shot, at);
   if (!stroke) return;
   const scale = (at.width / photo.width) * Math.max(photo.width, photo.height);
   const points = stroke.points.map((p) => ({ x: at.x + p.x * scale, y: at.y + p.y * scale }));
@@ -40,6 +40,28 @@ function hatch(context, shot, at) {
   context.fillRect(0, 0, context.canvas.width, context.canvas.height);
   context.globalCompositeOperation = "source-over";
 }
+
+/** White where it covers, black where it does not. */
+function grey(context, shot, at) {
+  shot.draw(context, at);
+  paint(context, "source-in", "#fff", at);
+  paint(context, "destination-over", "#000", at);
+}
+
+/** What it does not cover gives way to the grey of the stage. */
+function cutOut(context, shot, at) {
+  shot.draw(context, at);
+  paint(context, "source-out", "#a4a4a4", at);
+}
+
+function paint(context, how, colour, { x, y, width, height }) {
+  context.globalCompositeOperation = how;
+  context.fillStyle = colour;
+  context.fillRect(x, y, width, height);
+  context.globalCompositeOperation = "source-over";
+}
+
+const DRAWN = { hatched: hatch, grey, "cut out": cutOut };
 
 /** Hatches the way of a stroke under the hand: points in device pixels. */
 function hatchStroke(context, points, diameter) {

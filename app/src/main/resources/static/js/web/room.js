@@ -54,6 +54,7 @@ function edge(root, element, key) {
   const keep = (size) => localStorage.setItem(key, String(set(size)));
   const kept = Number(localStorage.getItem(key));
   if (kept) set(kept);
+  else element.setAttribute("aria-valuenow", String(Math.round(now())));
   let dragged = false;
   element.addEventListener("pointerdown", (event) => {
     dragged = true;

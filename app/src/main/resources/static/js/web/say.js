@@ -7,7 +7,11 @@ let timer;
 /** @param what { fault, action, label } or { actions: [{ label, run }] } */
 export function say(sentence, { fault = false, action, label = "Undo", actions = action ? [{ label, run: action }] : [] } = {}) {
   if (!sentence) return;
-  document.querySelector(".said")?.remove();
+  const shown = document.querySelector(".said");
+  clearTimeout(timer);
+  timer = setTimeout(sayNothing, fault ? SHOWN_MS * 2 : SHOWN_MS);
+  if (actions.length === 0 && shown?.textContent === sentence) return; // told already
+  shown?.remove();
   const line = document.createElement("div");
   line.className = fault ? "said is-fault" : "said";
   line.setAttribute("role", fault ? "alert" : "status");
@@ -25,8 +29,6 @@ export function say(sentence, { fault = false, action, label = "Undo", actions =
     line.append(button);
   }
   document.body.append(line);
-  clearTimeout(timer);
-  timer = setTimeout(() => line.remove(), fault ? SHOWN_MS * 2 : SHOWN_MS);
 }
 
 /** Takes the line away, as when what it said no longer holds. */

@@ -25,6 +25,9 @@ public final class Gamut {
 
   private static final float STEEP = 1e30f;
 
+  /** Adding it makes a float whole, and its bits a place; see {@code ToneTable}. */
+  private static final float WHOLE = 0x1.8p23f;
+
   private static final float[] BORDER = GamutEdge.table(LIGHTS, HUES);
 
   private Gamut() {}
@@ -82,22 +85,26 @@ public final class Gamut {
    * @param work three planes of scratch
    */
   static void toBorder(float[] l, float[] a, float[] b, float[][] work, int n) {
-    float[] chroma = work[0];
-    float[] round = work[1];
+    float[] place = work[0];
+    float[] along = work[1];
     float[] most = work[2];
     for (int i = 0; i < n; i++) {
-      chroma[i] = Math.max(LEAST, Math.abs(a[i]) + Math.abs(b[i]));
-    }
-    for (int i = 0; i < n; i++) {
       float side = Math.min(1f, Math.max(-1f, (b[i] + LEAST) * STEEP));
-      round[i] = (2 - side * (1 + a[i] / chroma[i])) * (HUES / 4f);
+      float chroma = Math.max(LEAST, Math.abs(a[i]) + Math.abs(b[i]));
+      along[i] = (2 - side * (1 + a[i] / chroma)) * (HUES / 4f);
     }
     for (int i = 0; i < n; i++) {
-      most[i] = Math.min(1f, Math.max(0f, l[i]));
+      float hue = (along[i] - 0.5f + WHOLE) - WHOLE;
+      float up = Math.min(1f, Math.max(0f, l[i])) * LIGHTS;
+      float row = (up - 0.5f + WHOLE) - WHOLE;
+      place[i] = row * ROW + hue + WHOLE;
+      along[i] -= hue;
+      most[i] = up - row;
     }
-    read(most, round, n);
+    read(place, along, most, n);
     for (int i = 0; i < n; i++) {
-      float share = Math.min(1f, most[i] * l[i] / chroma[i]);
+      float chroma = Math.max(LEAST, Math.abs(a[i]) + Math.abs(b[i]));
+      float share = Math.min(1f, most[i] * l[i] / chroma);
       a[i] *= share;
       b[i] *= share;
     }
@@ -106,20 +113,21 @@ public final class Gamut {
   /**
    * Reads the table.
    *
-   * @param l lightness 0…1, receives |a| + |b| at the border to lightness
-   * @param round how far round the hue lies along |a| + |b| = 1, in columns
+   * @param place of the value to the lower left, as the bits of a float that was made whole
+   * @param along share of the way to the next hue
+   * @param up share of the way to the next lightness; receives |a| + |b| at the border to lightness
    */
-  private static void read(float[] l, float[] round, int n) {
+  private static void read(float[] place, float[] along, float[] up, int n) {
     float[] border = BORDER;
+    int mask = border.length - 1;
     for (int i = 0; i < n; i++) {
-      float up = l[i] * LIGHTS;
-      int row = (int) up;
-      int hue = (int) round[i];
-      float s = round[i] - hue;
-      int at = row * ROW + hue;
-      float lower = border[at] + (border[at + 1] - border[at]) * s;
-      float upper = border[at + ROW] + (border[at + ROW + 1] - border[at + ROW]) * s;
-      l[i] = lower + (upper - lower) * (up - row);
+      int at = Float.floatToRawIntBits(place[i]) & mask;
+      float s = along[i];
+      float lower = border[at & mask];
+      lower += (border[(at + 1) & mask] - lower) * s;
+      float upper = border[(at + ROW) & mask];
+      upper += (border[(at + ROW + 1) & mask] - upper) * s;
+      up[i] = lower + (upper - lower) * up[i];
     }
   }
 }

@@ -29,13 +29,13 @@ final class GamutEdge {
 
   /**
    * |a| + |b| at the border as a multiple of lightness, for each lightness 0…1 all hues round, with
-   * one row and one column more that repeat the last. Near black that hangs on the hue alone, so
-   * straight lines between rows are right there too. Made by one thread: tasks would wait for the
-   * class that keeps it, which is still being set up.
+   * one row and one column more that repeat the last; as long as a power of two. Near black that
+   * hangs on the hue alone, so straight lines between rows are right there too. Made by one thread:
+   * tasks would wait for the class that keeps it, which is still being set up.
    */
   static float[] table(int lights, int hues) {
     int width = hues + 2;
-    float[] out = new float[(lights + 2) * width];
+    float[] out = new float[Integer.highestOneBit((lights + 2) * width) * 2];
     for (int row = 0; row < lights + 2; row++) {
       double l = Math.min(0.999999, Math.max(1e-3, row / (double) lights));
       for (int hue = 0; hue < width; hue++) {

@@ -6,6 +6,7 @@ import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.nineveils.app.fault.Faults;
+import org.springframework.boot.context.properties.bind.BindException;
 import org.springframework.boot.context.properties.source.InvalidConfigurationPropertyValueException;
 import org.springframework.boot.web.server.PortInUseException;
 
@@ -23,8 +24,10 @@ public final class StartFault {
         return taken(String.valueOf(port.getPort()));
       }
       if (t instanceof InvalidConfigurationPropertyValueException setting) {
-        return "Nine Veils cannot start: what is set as %s makes no sense."
-            .formatted(setting.getName());
+        return senseless(setting.getName());
+      }
+      if (t instanceof BindException setting) {
+        return senseless(setting.getName().toString());
       }
       if (t instanceof java.net.BindException) {
         return taken("");
@@ -36,6 +39,10 @@ public final class StartFault {
     }
     return "Nine Veils cannot start: something went wrong that it has no words for%s."
         .formatted(kept(fault));
+  }
+
+  private static String senseless(String setting) {
+    return "Nine Veils cannot start: what is set as %s makes no sense.".formatted(setting);
   }
 
   private static String taken(String port) {

@@ -79,6 +79,86 @@ class MaskIT extends BenchTrial {
   }
 
   @Test
+  void aVeilThatCoversEverythingIsBrushedOff() {
+    bench.hang("light");
+    bench.set("exposure", -2);
+    double dark = bench.light(0.5, 0.5);
+    double elsewhere = bench.light(0.2, 0.2);
+    openMask();
+    page.locator("[data-paint=off]").click();
+    bench.settle();
+    bench.paint(0.5, 0.4, 0.5, 0.6);
+    assertThat(bench.light(0.5, 0.5)).isGreaterThan(dark + 20);
+    assertThat(bench.light(0.2, 0.2)).isEqualTo(elsewhere);
+    assertThat(veils().get(0).object("mask").text("cover")).isEqualTo("everywhere");
+    page.locator("[data-paint=clear]").click();
+    bench.settle();
+    assertThat(bench.light(0.5, 0.5)).isEqualTo(dark);
+  }
+
+  @Test
+  void allButTheMiddleIsOneAct() {
+    bench.hang("light");
+    bench.set("exposure", -2);
+    double middle = bench.light(0.5, 0.5);
+    double corner = bench.light(0.03, 0.04);
+    openMask();
+    page.locator("[data-paint=middle]").click();
+    bench.settle();
+    assertThat(bench.light(0.5, 0.5)).isGreaterThan(middle + 20);
+    assertThat(bench.light(0.03, 0.04)).isEqualTo(corner);
+    page.keyboard().press("Control+z");
+    bench.settle();
+    assertThat(bench.light(0.5, 0.5)).isEqualTo(middle);
+  }
+
+  @Test
+  void aVeilThatCoversEverythingIsKeptOffSkinByOnePress() {
+    bench.hang("light");
+    bench.set("exposure", -2);
+    double skin = bench.light(0.62, 0.4);
+    double blanket = bench.light(0.1, 0.1);
+    openMask();
+    adder("Skin").last().click();
+    bench.settle();
+    assertThat(bench.light(0.62, 0.4)).isGreaterThan(skin + 20);
+    assertThat(bench.light(0.1, 0.1))
+        .isCloseTo(blanket, org.assertj.core.api.Assertions.within(4.0));
+  }
+
+  private List<?> overlay(double x, double y) {
+    return (List<?>)
+        page.evaluate(
+            """
+            ([x, y]) => {
+              const c = document.querySelector("[data-weave]");
+              return [...c.getContext("2d").getImageData(x * c.width, y * c.height, 1, 1).data];
+            }""",
+            List.of(x, y));
+  }
+
+  @Test
+  void aMaskIsShownAsHatchingAsGreyOrAsACutOut() {
+    bench.hang("light");
+    page.locator("[data-cover=brush-on]").click();
+    bench.settle();
+    page.locator("[data-brush-sliders] [data-key=flow] input[type=number]").fill("100");
+    page.keyboard().press("Enter");
+    bench.paint(0.5, 0.4, 0.5, 0.6);
+    page.locator("[data-look=mask]").click();
+    bench.settle();
+    assertThat(overlay(0.25, 0.5)).as("hatching leaves the rest").isEqualTo(List.of(0, 0, 0, 0));
+    page.keyboard().press("l");
+    assertThat(overlay(0.5, 0.5)).isEqualTo(List.of(255, 255, 255, 255));
+    assertThat(overlay(0.25, 0.5)).isEqualTo(List.of(0, 0, 0, 255));
+    page.keyboard().press("l");
+    assertThat(overlay(0.5, 0.5)).isEqualTo(List.of(0, 0, 0, 0));
+    assertThat(overlay(0.25, 0.5))
+        .as("the grey of the stage")
+        .isEqualTo(List.of(164, 164, 164, 255));
+  }
+
+  @Test
   void growingAndSofteningMoveTheEdgeOfWhatWasBrushed() {
     bench.hang("light");
     bench.set("exposure", -2);

@@ -17,7 +17,7 @@ class ReuseIT extends BenchTrial {
   void aVeilIsKeptAsASwatchAndHungAgainWithItsSettings() {
     bench.hang("light");
     bench.set("exposure", 0.7);
-    page.locator(".open header button", new Page.LocatorOptions().setHasText("Keep")).click();
+    page.locator(".open .acts button", new Page.LocatorOptions().setHasText("Keep")).click();
     page.locator("[data-keep-swatch] input[name=name]").fill("Two thirds up");
     page.keyboard().press("Enter");
     page.getByText("is among your swatches").waitFor();
@@ -98,7 +98,6 @@ class ReuseIT extends BenchTrial {
     page.locator("[data-side=settings]").click();
     bench.set("exposure", 2);
     assertThat(dials().get(0).number("max")).isEqualTo(2);
-    page.keyboard().press("Escape"); // out of the number
     page.keyboard().press("Delete");
     bench.settle();
     assertThat(dials()).isEmpty();

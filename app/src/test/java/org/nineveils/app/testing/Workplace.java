@@ -49,6 +49,14 @@ public final class Workplace {
     settle();
   }
 
+  /** Shows the readings beside the photo where an open veil stands in their place. */
+  public void readings() {
+    Locator tab = page.locator("[data-shows=readings]");
+    if (tab.isVisible()) {
+      tab.click();
+    }
+  }
+
   /** The cloth on the rail by a part of its name. */
   public Locator veil(String name) {
     Locator named = page.locator(".pick .name", new Page.LocatorOptions().setHasText(name));

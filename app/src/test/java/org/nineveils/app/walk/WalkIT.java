@@ -40,6 +40,7 @@ class WalkIT {
 
       startAKitOnOwnPhotos(page);
       buildAnEffect(page, bench);
+      bench.readings();
       byte[] benchPicture = bench.download("[data-format=png]");
       String effectId = page.url().replaceAll(".*/bench/(\\d+).*", "$1");
       Path paint = files.resolve("bench-paint.json");

@@ -83,6 +83,46 @@ class AccessibilityIT {
     }
   }
 
+  @Test
+  void aDimRoomKeepsItsContrastAndIsRemembered() {
+    try (var observed = RunningApp.demo().page()) {
+      Page page = observed.page();
+      Workplace bench = new Workplace(page);
+      page.navigate("/kits");
+      page.locator("[data-room-light]").click();
+      for (String address : List.of("/kits", "/kits/1", "/photos", "/proofs/1", "/collections")) {
+        page.navigate(address);
+        assertThat(page.locator("html").getAttribute("data-room")).isEqualTo("dim");
+        assertThat(faults(page)).as(address).isEmpty();
+      }
+      page.navigate("/bench/24");
+      bench.settle();
+      page.locator(".veil .pick .name").nth(1).click();
+      bench.settle();
+      assertThat(faults(page)).as("bench").isEmpty();
+      page.locator("[data-shows=readings]").click();
+      assertThat(faults(page)).as("readings").isEmpty();
+      page.navigate("/fitting");
+      bench.settle();
+      assertThat(faults(page)).as("fitting").isEmpty();
+    }
+  }
+
+  @Test
+  void theRoomIsAsDimAsTheSystemPrefers() {
+    try (var observed = RunningApp.demo().page()) {
+      Page page = observed.page();
+      page.emulateMedia(
+          new Page.EmulateMediaOptions()
+              .setColorScheme(com.microsoft.playwright.options.ColorScheme.DARK));
+      page.navigate("/kits");
+      assertThat(page.locator("html").getAttribute("data-room")).isEqualTo("dim");
+      page.locator("[data-room-light]").click();
+      page.reload();
+      assertThat(page.locator("html").getAttribute("data-room")).isEqualTo("bright");
+    }
+  }
+
   @ParameterizedTest
   @ValueSource(strings = {"light", "curve", "colour", "ink", "tint", "crisp", "edge", "overlay"})
   void theEditorOfEveryKind(String kind) {
