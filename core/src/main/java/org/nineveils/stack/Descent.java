@@ -2,6 +2,7 @@ package org.nineveils.stack;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
@@ -71,14 +72,21 @@ final class Descent implements Strips {
     int[] since = since(legs);
     for (int i = 0; i < legs.size(); i++) {
       state = carriedOn(i, legs.get(i), state);
+      if (i > 0) {
+        held[i - 1] = below(held[i - 1], since[i - 1]); // at once, or all legs' rows would be held
+      }
     }
     Picture strip = state.now().cut(area).picture();
-    for (int i = 0; i < legs.size(); i++) {
-      int from = i == legs.size() - 1 ? area.bottom() : since[i];
-      held[i] = below(held[i], from);
+    if (!legs.isEmpty()) {
+      held[legs.size() - 1] = below(held[legs.size() - 1], area.bottom());
     }
     next = area.bottom();
     return strip;
+  }
+
+  /** Pixels that are held for the strips to come. */
+  long heldPixels() {
+    return Arrays.stream(held).filter(Objects::nonNull).mapToLong(p -> p.area().pixels()).sum();
   }
 
   /** Makes the rows of a leg that are new, below those that it holds. */

@@ -94,4 +94,23 @@ class DescentTest {
     }
     assertThat(covered[0]).isEqualTo(PHOTO.area().pixels());
   }
+
+  /**
+   * Of each leg what the next has still to see; of the last leg, and behind the last strip,
+   * nothing.
+   */
+  @Test
+  void noMoreIsHeldThanTheLegsAfterItHaveToSee() {
+    Stack stack = Stack.of(new Bundle(veils(), PAINT, 1));
+    Descent descent = new Descent(PHOTO, stack, Manner.exact(), 64);
+    descent.strip(0);
+    assertThat(descent.heldPixels()).isPositive().isLessThan(2L * PHOTO.area().pixels());
+    for (int top = 64; top < PHOTO.height(); top += 64) {
+      descent.strip(top);
+    }
+    assertThat(descent.heldPixels()).isZero();
+    Descent whole = new Descent(PHOTO, twoBundles(), Manner.exact(), PHOTO.height());
+    whole.strip(0);
+    assertThat(whole.heldPixels()).isZero();
+  }
 }
