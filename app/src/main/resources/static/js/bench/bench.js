@@ -281,7 +281,7 @@ listen(
     column,
     see,
     undo,
-    pick: (place) => effect.veils[place] && open(effect.veils[place].id),
+    pick: (place) => effect.veils[place] && (open(effect.veils[place].id), rail.focus(openId)),
     openId: () => openId,
     lift: () => lift(openId),
     drop: () => drop(openId),

@@ -2,6 +2,7 @@
 import { send, upload } from "../web/http.js";
 import { leaveTo, reload } from "../web/leaving.js";
 import { sayAfterReload, sayFault } from "../web/say.js";
+import { keepTyped, typeAgain } from "../web/typed.js";
 import { picture } from "./pictures.js";
 
 const ADDRESSES = { wall: "/api/photos/wall", desk: "/api/photos/desk", release: "/api/desk" };
@@ -48,8 +49,13 @@ async function take(drop, files) {
   if (go) leaveTo(go);
   else if (taken > 0 && refused === 0) {
     sayAfterReload(taken === 1 ? "One photo was added." : `${taken} photos were added.`);
-    reload();
+    showAdded();
   } else if (taken > 0) offerReload(list, taken);
+}
+
+function showAdded() {
+  keepTyped();
+  reload();
 }
 
 /** Some were refused: their sentences stay until the user has read them. */
@@ -59,11 +65,12 @@ function offerReload(list, taken) {
   button.className = "button primary";
   button.type = "button";
   button.textContent = taken === 1 ? "Show the one that was added" : `Show the ${taken} that were added`;
-  button.addEventListener("click", () => reload());
+  button.addEventListener("click", showAdded);
   item.append(button);
   list.append(item);
 }
 
+typeAgain();
 for (const drop of document.querySelectorAll("[data-drop]")) {
   const input = drop.querySelector("input[type=file]");
   input.addEventListener("change", () => take(drop, input.files));

@@ -1,5 +1,6 @@
 // One table of keys per screen: what is listed under ? is what works.
-import { isTyping } from "./page.js";
+import { keysList } from "./keys-list.js";
+import { isTyping } from "./typing.js";
 
 /**
  * @param table entries { keys: ["c"], says: "next compare view", run, up } ; run is called on press,
@@ -18,7 +19,7 @@ export function listen(table) {
   document.addEventListener("keyup", (event) => {
     byKey.get(event.key.toLowerCase())?.up?.(event);
   });
-  showUnderQuestionMark(table);
+  keysList(table);
 }
 
 const nameOf = (event) => {
@@ -26,22 +27,3 @@ const nameOf = (event) => {
   const shift = event.shiftKey && ctrl ? "shift+" : "";
   return ctrl + shift + event.key.toLowerCase();
 };
-
-function showUnderQuestionMark(table) {
-  const dialog = document.querySelector("[data-keys-dialog]");
-  const list = dialog.querySelector("[data-keys]");
-  for (const entry of [...table, { keys: ["?"], says: "this list" }]) {
-    const says = document.createElement("dt");
-    says.textContent = entry.says;
-    const keys = document.createElement("dd");
-    for (const key of entry.shown ?? entry.keys) {
-      const cap = document.createElement("kbd");
-      cap.textContent = key.length === 1 ? key.toUpperCase() : key;
-      keys.append(cap, " ");
-    }
-    list.append(says, keys);
-  }
-  document.addEventListener("keydown", (event) => {
-    if (event.key === "?" && !isTyping(event.target)) dialog.showModal();
-  });
-}

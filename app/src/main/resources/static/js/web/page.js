@@ -5,6 +5,15 @@ import { showJobs } from "./jobs-sign.js";
 import { leaveTo, reload, settled } from "./leaving.js";
 import { say, sayAfterReload, sayFault, sayWhatWasKept } from "./say.js";
 import { takeBack } from "./take-back.js";
+import { isTyping } from "./typing.js";
+import { keysList } from "./keys-list.js";
+
+/** Keys of a page that has none of its own. */
+const EVERYWHERE = [
+  { keys: ["Ctrl", "Z"], says: "take the last change back" },
+  { keys: ["Ctrl", "Shift", "Z"], says: "do it again" },
+  { keys: ["Esc"], says: "close a menu or a dialog" },
+];
 
 /** The fields of a form as JSON; fields marked data-list give a list of numbers. */
 export function values(form) {
@@ -92,9 +101,6 @@ async function click(event) {
   }
 }
 
-export const isTyping = (target) =>
-  target.closest?.("input:not([type=range]):not([type=checkbox]), textarea, select, dialog[open]") !== null;
-
 function undoKeys(event) {
   const address = document.body.dataset.undo;
   if (!address || isTyping(event.target)) return;
@@ -113,6 +119,15 @@ function closeMenus(event) {
   }
 }
 
+/** Escape closes an open menu and gives the focus back to what opened it. */
+function escapeMenu(event) {
+  const menu = event.key === "Escape" && document.querySelector("details.menu[open]");
+  if (!menu) return;
+  event.stopPropagation();
+  menu.open = false;
+  menu.querySelector("summary").focus();
+}
+
 /** The “Undo” of a sentence takes back the very edit that the sentence names. */
 async function takeBackNamed({ address, edit }) {
   try {
@@ -127,6 +142,8 @@ document.addEventListener("submit", submit);
 document.addEventListener("click", click);
 document.addEventListener("click", closeMenus);
 document.addEventListener("keydown", undoKeys);
+document.addEventListener("keydown", escapeMenu, true);
+addEventListener("load", () => document.querySelector("[data-keys-dialog]") ?? keysList(EVERYWHERE));
 document.addEventListener("change", (event) => {
   if ("go" in event.target.dataset) leaveTo(event.target.value);
 });

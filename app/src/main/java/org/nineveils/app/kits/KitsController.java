@@ -19,6 +19,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 class KitsController {
   private static final int CARD_PICTURES = 4;
 
+  /** Photos shown where they have just been hung, before there is a kit. */
+  private static final int FIRST_PHOTOS = 8;
+
   private final KitService kits;
   private final PhotoService photos;
   private final Journal journal;
@@ -39,8 +42,12 @@ class KitsController {
 
   @GetMapping("/kits")
   String all(Model model) {
-    model.addAttribute("cards", cards());
+    List<Card> cards = cards();
+    model.addAttribute("cards", cards);
     model.addAttribute("photoCount", photos.count(Side.WALL));
+    if (cards.isEmpty()) {
+      model.addAttribute("hanging", photos.all(Side.WALL).stream().limit(FIRST_PHOTOS).toList());
+    }
     model.addAttribute("undo", Undo.of(journal, "kits"));
     return "kits/kits";
   }

@@ -366,7 +366,7 @@ class BenchIT extends BenchTrial {
     assertThat(stored().object("effect").text("note")).isEqualTo("Brush the cheeks.");
     page.locator(".pane-finished").focus();
     page.keyboard().press("?");
-    assertThat(page.locator("#keys").innerText())
+    assertThat(page.locator("dialog[open] [data-keys]").innerText())
         .contains("hold for the plain photo", "reveal or hide");
   }
 

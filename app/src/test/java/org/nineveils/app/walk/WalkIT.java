@@ -87,10 +87,15 @@ class WalkIT {
   private static void startAKitOnOwnPhotos(Page page) {
     page.navigate("/");
     assertThat(page.locator("main").innerText()).contains("Start your first kit");
+    page.locator("form[data-send='POST /api/kits'] input[name=name]").first().fill("Cradle");
     page.locator("[data-drop=wall] input")
         .setInputFiles(new Path[] {PHOTO, Path.of("../demo/photos/pet-black-dog.jpg")});
     page.getByText("2 photos hang on the wall").waitFor();
-    page.locator("form[data-send='POST /api/kits'] input[name=name]").first().fill("Cradle");
+    assertThat(page.locator(".hanging img").count()).as("the photos are shown").isEqualTo(2);
+    assertThat(
+            page.locator("form[data-send='POST /api/kits'] input[name=name]").first().inputValue())
+        .as("what was typed meanwhile is not lost")
+        .isEqualTo("Cradle");
     click(page, "Start this kit");
     page.waitForURL("**/kits/*");
     click(page, "New effect");
