@@ -138,9 +138,12 @@ final class Run {
   private static void row(Part in, List<Step> steps, int y, Part out) {
     Workspace w = Workspace.ofThread();
     Area area = out.area();
+    boolean read = steps.isEmpty() || steps.get(0).readsBelow();
     for (int x = area.x(); x < area.right(); x += Band.CAPACITY) {
       int n = Math.min(Band.CAPACITY, area.right() - x);
-      w.now.load(in.picture(), in.index(x, y), n);
+      if (read) {
+        w.now.load(in.picture(), in.index(x, y), n);
+      }
       for (Step step : steps) {
         step.run(w, n, x, y);
       }

@@ -27,6 +27,13 @@ record Step(
     return new Step(null, null, (float) opacity, mask, false, kept);
   }
 
+  /** Whether the band must hold what lies below before this is run. */
+  boolean readsBelow() {
+    boolean covers =
+        kernel != null && mask == null && opacity == 1 && blend == BlendMode.NORMAL && !opens;
+    return !covers || kernel.readsInput();
+  }
+
   /**
    * Runs over a band.
    *

@@ -16,4 +16,9 @@ public non-sealed interface Kernel extends Adjustment {
    * @param spare a band that may be overwritten
    */
   void run(Band in, Band out, int n, int x, int y, Band spare);
+
+  /** Whether the result hangs on the pixels that it is given, not only on what was seen before. */
+  default boolean readsInput() {
+    return true;
+  }
 }

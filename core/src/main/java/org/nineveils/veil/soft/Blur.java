@@ -5,6 +5,7 @@ import org.nineveils.filter.Plane;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.veil.Around;
+import org.nineveils.veil.Band;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.GaussianKernel;
 import org.nineveils.veil.Kernel;
@@ -28,11 +29,23 @@ final class Blur extends GaussianKernel {
     for (int c = 0; c < 3; c++) {
       soft[c] = gaussian.blur(coarse[c], wanted);
     }
-    return (from, out, n, x, y, spare) -> {
+    return new Blurred(soft);
+  }
+
+  /** The last stage: what was blurred, drawn out to pixels. */
+  @SuppressWarnings("ArrayRecordComponent") // made and used here alone
+  private record Blurred(Field[] soft) implements Kernel {
+    @Override
+    public void run(Band in, Band out, int n, int x, int y, Band spare) {
       soft[0].row(x, y, n, out.r, spare.t);
       soft[1].row(x, y, n, out.g, spare.t);
       soft[2].row(x, y, n, out.b, spare.t);
       Limit.toRange(out, n);
-    };
+    }
+
+    @Override
+    public boolean readsInput() {
+      return false;
+    }
   }
 }
