@@ -39,8 +39,8 @@ export class Painting {
   armFor(veil) {
     const everywhere = veil?.mask.cover === "everywhere";
     if (this.#off !== veil?.id) this.#off = null;
-    const armed = veil && !veil.lifted && (!everywhere || this.#off === veil.id || this.has(veil.id));
-    if (this.brush.armed !== Boolean(armed) || armed) this.brush.arm(Boolean(armed), !everywhere);
+    const takes = veil && (!everywhere || this.#off === veil.id || this.has(veil.id));
+    this.brush.arm(Boolean(takes && !veil.lifted), !everywhere);
   }
 
   /** Takes the brush to a veil that covers everything. */

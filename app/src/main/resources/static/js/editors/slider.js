@@ -1,7 +1,7 @@
 // A setting as a slider with a number: drag, wheel, arrow keys, type; double-click gives the start.
 // With Shift the hand moves ten times as far for the same change. Where a setting has marks, such as
 // thirds of a stop, it goes from one to the next, and with Shift between them.
-import { stepped, stepsOf } from "./steps.js";
+import { onGrid, stepped, stepsOf } from "./steps.js";
 
 const WHEEL_SETTLES_MS = 250;
 const FINE = 0.1;
@@ -47,7 +47,7 @@ export function slider(setting, value, on) {
   let settling;
   let now = value; // where it stands
   const fit = (v) => Math.min(max, Math.max(min, v));
-  const grid = (v) => fit(Math.round((v - start) / step) * step + start);
+  const grid = (v) => onGrid(setting, v);
   const share = (v) => `${((v - min) / (max - min)) * 100}%`;
 
   function set(v) {

@@ -103,9 +103,6 @@ class BenchIT extends BenchTrial {
     assertThat(page.locator(".veil .what").innerText()).contains("by rule");
   }
 
-  private static final List<String> KINDS =
-      List.of("light", "curve", "colour", "ink", "tint", "soft", "crisp", "edge", "overlay");
-
   @Test
   void theNumbersOfEveryKindStandBesideTheirSliders() {
     for (String kind : KINDS) {

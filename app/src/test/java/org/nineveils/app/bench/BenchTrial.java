@@ -15,6 +15,9 @@ import org.nineveils.document.Json;
 
 /** A new effect at the bench for each test, and what is stored of it. */
 abstract class BenchTrial {
+  static final List<String> KINDS =
+      List.of("light", "curve", "colour", "ink", "tint", "soft", "crisp", "edge", "overlay");
+
   private static int made;
 
   final RunningApp app = RunningApp.demo();

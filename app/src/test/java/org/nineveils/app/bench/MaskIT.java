@@ -19,9 +19,13 @@ class MaskIT extends BenchTrial {
     page.locator("[data-side=mask]").click();
   }
 
-  private void darkenByRule() {
+  private void darken() {
     bench.hang("light");
     bench.set("exposure", -2);
+  }
+
+  private void darkenByRule() {
+    darken();
     page.locator("[data-cover=by-rule]").click();
     bench.settle();
   }
@@ -80,8 +84,7 @@ class MaskIT extends BenchTrial {
 
   @Test
   void aVeilThatCoversEverythingIsBrushedOff() {
-    bench.hang("light");
-    bench.set("exposure", -2);
+    darken();
     double dark = bench.light(0.5, 0.5);
     double elsewhere = bench.light(0.2, 0.2);
     openMask();
@@ -98,8 +101,7 @@ class MaskIT extends BenchTrial {
 
   @Test
   void allButTheMiddleIsOneAct() {
-    bench.hang("light");
-    bench.set("exposure", -2);
+    darken();
     double middle = bench.light(0.5, 0.5);
     double corner = bench.light(0.03, 0.04);
     openMask();
@@ -114,8 +116,7 @@ class MaskIT extends BenchTrial {
 
   @Test
   void aVeilThatCoversEverythingIsKeptOffSkinByOnePress() {
-    bench.hang("light");
-    bench.set("exposure", -2);
+    darken();
     double skin = bench.light(0.62, 0.4);
     double blanket = bench.light(0.1, 0.1);
     openMask();
@@ -160,8 +161,7 @@ class MaskIT extends BenchTrial {
 
   @Test
   void growingAndSofteningMoveTheEdgeOfWhatWasBrushed() {
-    bench.hang("light");
-    bench.set("exposure", -2);
+    darken();
     page.locator("[data-cover=brush-on]").click();
     bench.settle();
     page.locator("[data-brush-sliders] [data-key=softness] input[type=number]").fill("0");
@@ -181,16 +181,14 @@ class MaskIT extends BenchTrial {
 
   @Test
   void aVeilTakesOverTheMaskAndThePaintOfAnotherAndUndoGivesItsOwnBack() {
-    bench.hang("light");
-    bench.set("exposure", -2);
+    darken();
     page.locator("[data-cover=brush-on]").click();
     bench.settle();
     bench.paint(0.5, 0.4, 0.5, 0.6);
     double once = bench.light(0.5, 0.5);
     double beside = bench.light(0.75, 0.2);
     page.keyboard().press("Escape");
-    bench.hang("light");
-    bench.set("exposure", -2);
+    darken();
     double everywhere = bench.light(0.75, 0.2);
     assertThat(everywhere).isLessThan(beside - 20);
     openMask();

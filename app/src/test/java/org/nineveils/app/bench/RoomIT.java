@@ -77,9 +77,6 @@ class RoomIT extends BenchTrial {
     assertThat(page.locator(".open").isVisible()).isTrue();
   }
 
-  private static final List<String> KINDS =
-      List.of("light", "curve", "colour", "ink", "tint", "soft", "crisp", "edge", "overlay");
-
   @Test
   void everySliderHasRoomForAHandAndANameOfItsOwn() {
     for (String kind : KINDS) {
