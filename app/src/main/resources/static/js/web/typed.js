@@ -10,10 +10,12 @@ export function keepTyped() {
   sessionStorage.setItem(KEY, JSON.stringify({ page: location.pathname, values }));
 }
 
-/** Puts back what was kept. */
+/** Puts back what was kept, where nothing was typed since. */
 export function typeAgain() {
   const kept = JSON.parse(sessionStorage.getItem(KEY) ?? "null");
   sessionStorage.removeItem(KEY);
   if (kept?.page !== location.pathname) return;
-  for (const field of fields()) field.value = kept.values[field.name] ?? field.value;
+  for (const field of fields()) {
+    if (field.value === field.defaultValue) field.value = kept.values[field.name] ?? field.value;
+  }
 }
