@@ -49,9 +49,14 @@ public final class PictureWriter {
       Strips picture, PictureFormat format, int quality, PhotoData data, Path file) {
     Path part = file.resolveSibling(file.getFileName() + ".part");
     try {
+      PhotoData own = data.trueOf(picture.width(), picture.height());
+      SmallInside small = SmallInside.of(picture, format, own);
       try (OutputStream out = Files.newOutputStream(part)) {
-        PhotoData own = data.trueOf(picture.width(), picture.height());
-        write(picture, format, quality, own, out, part.toAbsolutePath().getParent());
+        Strips from = small == null ? picture : small;
+        write(from, format, quality, own, out, part.toAbsolutePath().getParent());
+      }
+      if (small != null) {
+        small.putInto(part);
       }
       Files.move(
           part,
@@ -80,8 +85,7 @@ public final class PictureWriter {
         ImageWriter writer = writer("jpeg");
         ImageWriteParam how = quality(writer, quality / 100f);
         RenderedImage image = new StripImage(p, false);
-        OutputStream tagged =
-            new Inserting(out, SrgbTag.JPEG_HEAD, joined(SrgbTag.jpegSegment(), Pieces.jpeg(data)));
+        OutputStream tagged = new Inserting(out, SrgbTag.JPEG_HEAD, jpegPieces(data));
         encode(writer, how, image, fullColour(writer, how, image, data), tagged, scratch);
       }
       case PNG, PNG_16 ->
@@ -95,6 +99,11 @@ public final class PictureWriter {
         encode(writer, how, image, tiffFields(writer, how, image, data), out, scratch);
       }
     }
+  }
+
+  /** Profile and own data, to stand after the header of a JPEG. */
+  static byte[] jpegPieces(PhotoData data) {
+    return joined(SrgbTag.jpegSegment(), Pieces.jpeg(data));
   }
 
   private static byte[] joined(byte[] a, byte[] b) {
@@ -121,11 +130,15 @@ public final class PictureWriter {
    * @param quality 0…1, larger is better
    */
   public static byte[] jpeg(Picture picture, float quality) {
-    ImageWriter writer = writer("jpeg");
     ByteArrayOutputStream bytes = new ByteArrayOutputStream(picture.r().length);
-    OutputStream tagged = new Inserting(bytes, SrgbTag.JPEG_HEAD, SrgbTag.jpegSegment());
-    encode(writer, quality(writer, quality), image8(picture), null, tagged, null);
+    untagged(picture, quality, new Inserting(bytes, SrgbTag.JPEG_HEAD, SrgbTag.jpegSegment()));
     return bytes.toByteArray();
+  }
+
+  /** The same without a profile, as it stands inside another file. */
+  static void untagged(Picture picture, float quality, OutputStream out) {
+    ImageWriter writer = writer("jpeg");
+    encode(writer, quality(writer, quality), image8(picture), null, out, null);
   }
 
   private static ImageWriteParam quality(ImageWriter writer, float quality) {

@@ -26,6 +26,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.colour.Srgb;
 import org.nineveils.picture.data.PhotoData;
+import org.nineveils.testing.InStrips;
 import org.nineveils.testing.Pictures;
 
 class PictureFilesTest {
@@ -100,29 +101,7 @@ class PictureFilesTest {
   @EnumSource(PictureFormat.class)
   void inStripsAFileIsTheSame(PictureFormat format, @TempDir Path folder) throws IOException {
     Picture whole = Pictures.random(90, 70, 8);
-    Strips strips =
-        new Strips() {
-          @Override
-          public int width() {
-            return 90;
-          }
-
-          @Override
-          public int height() {
-            return 70;
-          }
-
-          @Override
-          public int rows() {
-            return 16;
-          }
-
-          @Override
-          public Picture strip(int top) {
-            Area area = new Area(0, top, 90, Math.min(16, 70 - top));
-            return Part.whole(whole).cut(area).picture();
-          }
-        };
+    Strips strips = new InStrips(whole, 16);
     Path file = folder.resolve("out." + format.ending());
     PictureWriter.write(strips, format, PictureFormat.QUALITY, PhotoData.NONE, file);
     assertThat(Files.readAllBytes(file)).isEqualTo(PictureWriter.write(whole, format));

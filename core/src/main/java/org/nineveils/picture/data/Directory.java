@@ -20,6 +20,11 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
   static final int EXIF = 0x8769;
 
   static final int GPS = 0x8825;
+
+  /** Notes of the maker of the camera. */
+  static final int MAKER_NOTE = 0x927C;
+
+  private static final int SMALL_AT = 0x0201; // of the small picture, in the second directory
   private static final int INTEROPERABILITY = 0xA005;
 
   private static final int MOST_FIELDS = 500;
@@ -35,9 +40,10 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
    *
    * @param type of its values, 1…12
    * @param count of values
+   * @param at where the value stood in its block, 0 where it stood in none
    */
   @SuppressWarnings("ArrayRecordComponent") // as it stands in the file
-  record Field(int type, int count, byte[] bytes) {}
+  record Field(int type, int count, byte[] bytes, int at) {}
 
   private static Directory empty(ByteOrder order) {
     return new Directory(order, new TreeMap<>(), new TreeMap<>());
@@ -49,15 +55,33 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
    * @return null if it is none
    */
   static Directory read(byte[] block) {
+    ByteBuffer in = opened(block);
+    return in == null ? null : read(in, in.getInt(4), new HashSet<>());
+  }
+
+  /** Whether a second directory follows that holds a small picture (Exif 2.32, 4.5.7). */
+  static boolean holdsSmall(byte[] block) {
+    ByteBuffer in = opened(block);
+    if (in == null) {
+      return false;
+    }
+    int first = in.getInt(4);
+    if (first < HEAD || first > in.limit() - 2) {
+      return false;
+    }
+    long next = first + 2L + (in.getShort(first) & 0xffff) * ENTRY;
+    return next + 4 <= in.limit()
+        && read(in, in.getInt((int) next), new HashSet<>()).fields.containsKey(SMALL_AT);
+  }
+
+  private static ByteBuffer opened(byte[] block) {
     if (block.length < HEAD) {
       return null;
     }
     ByteBuffer in = ByteBuffer.wrap(block);
     in.order(block[0] == 'I' ? ByteOrder.LITTLE_ENDIAN : ByteOrder.BIG_ENDIAN);
-    if (block[0] != block[1] || (block[0] != 'I' && block[0] != 'M') || in.getShort(2) != 42) {
-      return null;
-    }
-    return read(in, in.getInt(4), new HashSet<>());
+    boolean one = block[0] == block[1] && (block[0] == 'I' || block[0] == 'M');
+    return one && in.getShort(2) == 42 ? in : null;
   }
 
   private static Directory read(ByteBuffer in, int at, Set<Integer> seen) {
@@ -88,24 +112,16 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
       return;
     }
     byte[] bytes = new byte[(int) values * SIZES[type]];
-    in.get(bytes.length <= 4 ? at + 8 : in.getInt(at + 8), bytes);
-    out.fields.put(tag, new Field(type, (int) values, bytes));
+    int place = bytes.length <= 4 ? at + 8 : in.getInt(at + 8);
+    in.get(place, bytes);
+    out.fields.put(tag, new Field(type, (int) values, bytes, place));
   }
 
-  /** The block, as {@link #read} takes it. */
-  byte[] block() {
-    ByteBuffer out = ByteBuffer.allocate(HEAD + size()).order(order);
-    out.put((byte) (order == ByteOrder.LITTLE_ENDIAN ? 'I' : 'M'));
-    out.put((byte) (order == ByteOrder.LITTLE_ENDIAN ? 'I' : 'M'));
-    out.putShort((short) 42).putInt(HEAD);
-    write(out, HEAD);
-    return out.array();
-  }
-
-  private int size() {
-    int size = 2 + (fields.size() + below.size()) * ENTRY + 4;
+  /** Bytes that it takes in a block at most, with all that hangs on it. */
+  int size() {
+    int size = 2 + fieldsAndBelow() * ENTRY + 4;
     for (Field f : fields.values()) {
-      size += f.bytes.length > 4 ? even(f.bytes.length) : 0;
+      size += f.bytes.length + 1;
     }
     for (Directory d : below.values()) {
       size += d.size();
@@ -113,48 +129,24 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
     return size;
   }
 
-  private static int even(int n) {
-    return n + (n & 1);
-  }
-
-  private void write(ByteBuffer out, int at) {
-    Set<Integer> tags = new java.util.TreeSet<>(fields.keySet());
-    tags.addAll(below.keySet());
-    int place = at + 2;
-    int free = at + 2 + tags.size() * ENTRY + 4;
-    out.putShort(at, (short) tags.size());
-    for (int tag : tags) {
-      Directory other = below.get(tag);
-      Field f = other != null ? new Field(4, 1, new byte[0]) : fields.get(tag);
-      out.putShort(place, (short) tag).putShort(place + 2, (short) f.type);
-      out.putInt(place + 4, f.count);
-      if (other != null) {
-        out.putInt(place + 8, free);
-        other.write(out, free);
-        free += other.size();
-      } else if (f.bytes.length > 4) {
-        out.putInt(place + 8, free).put(free, f.bytes);
-        free += even(f.bytes.length);
-      } else {
-        out.put(place + 8, f.bytes);
-      }
-      place += ENTRY;
-    }
+  /** Its fields and the directories that hang on it. */
+  int fieldsAndBelow() {
+    return fields.size() + below.size();
   }
 
   void putShort(int tag, int value) {
     ByteBuffer b = ByteBuffer.allocate(2).order(order).putShort((short) value);
-    fields.put(tag, new Field(3, 1, b.array()));
+    fields.put(tag, new Field(3, 1, b.array(), 0));
   }
 
   void putLong(int tag, int value) {
     ByteBuffer b = ByteBuffer.allocate(4).order(order).putInt(value);
-    fields.put(tag, new Field(4, 1, b.array()));
+    fields.put(tag, new Field(4, 1, b.array(), 0));
   }
 
   void putText(int tag, String text) {
     byte[] bytes = (text + "\0").getBytes(StandardCharsets.US_ASCII);
-    fields.put(tag, new Field(2, bytes.length, bytes));
+    fields.put(tag, new Field(2, bytes.length, bytes, 0));
   }
 
   /** A copy with the fields of some tags, and all that hangs on it. */

@@ -41,13 +41,14 @@ final class Finding {
     Directory.Field xmp = first.fields().get(TIFF_XMP);
     Directory.Field sets = first.fields().get(Captions.TIFF_TAG);
     byte[] captions = sets == null ? null : Captions.segment(sets.bytes());
-    return new PhotoData(first, xmp == null ? null : xmp.bytes(), captions);
+    return new PhotoData(first, xmp == null ? null : xmp.bytes(), captions, null);
   }
 
   private static PhotoData jpeg(byte[] file) {
     Directory exif = null;
     byte[] xmp = null;
     byte[] captions = null;
+    boolean small = false;
     ByteBuffer in = ByteBuffer.wrap(file);
     int at = 2;
     while (at + 4 <= file.length && (file[at] & 0xff) == 0xff) {
@@ -58,7 +59,9 @@ final class Finding {
       int length = in.getShort(at + 2) & 0xffff;
       byte[] body = Arrays.copyOfRange(file, at + 4, Math.min(file.length, at + 2 + length));
       if (marker == 0xe1 && begins(body, EXIF)) {
-        exif = Directory.read(Arrays.copyOfRange(body, EXIF.length, body.length));
+        byte[] block = Arrays.copyOfRange(body, EXIF.length, body.length);
+        exif = Directory.read(block);
+        small = Directory.holdsSmall(block);
       } else if (marker == 0xe1 && begins(body, XMP)) {
         xmp = Arrays.copyOfRange(body, XMP.length, body.length);
       } else if (marker == 0xed) {
@@ -66,7 +69,7 @@ final class Finding {
       }
       at += 2 + length;
     }
-    return new PhotoData(exif, xmp, captions);
+    return new PhotoData(exif, xmp, captions, small ? new byte[0] : null);
   }
 
   private static PhotoData png(byte[] file) {
@@ -89,7 +92,7 @@ final class Finding {
       }
       at += 12 + length;
     }
-    return new PhotoData(exif, xmp, null);
+    return new PhotoData(exif, xmp, null, null);
   }
 
   /** Chunks of a RIFF file (WebP Container Specification): EXIF and XMP. */
@@ -115,7 +118,7 @@ final class Finding {
       }
       at += 8 + length + length % 2;
     }
-    return new PhotoData(exif, xmp, null);
+    return new PhotoData(exif, xmp, null, null);
   }
 
   private static boolean begins(byte[] body, byte[] with) {

@@ -11,7 +11,7 @@ import java.util.Set;
  */
 public final class PhotoData {
   /** Nothing. */
-  public static final PhotoData NONE = new PhotoData(null, null, null);
+  public static final PhotoData NONE = new PhotoData(null, null, null, null);
 
   private static final int DESCRIPTION = 0x010E;
   private static final int MAKE = 0x010F;
@@ -41,15 +41,23 @@ public final class PhotoData {
           ARTIST,
           COPYRIGHT);
 
-  /** Notes of the maker of the camera: places in them no longer hold once they are moved. */
-  private static final int MAKER_NOTE = 0x927C;
+  /** Notes that stand further back, as in a TIFF, do not fit the segment of a JPEG. */
+  private static final int LAST_NOTE = 48_000;
 
-  /** Names and numbers that tell a person or a thing: owner, body, lens, picture. */
-  private static final Set<Integer> NUMBERS = Set.of(0xA430, 0xA431, 0xA435, 0xA420);
+  /** Bytes kept for the small picture inside; Exif 2.32, 4.5.7, has it no larger than 64 kB. */
+  public static final int SMALL_ROOM = 12_000;
+
+  /**
+   * Names and numbers that tell a person or a thing: owner, body, lens, picture, and the notes of
+   * the camera's maker, which hold them too.
+   */
+  private static final Set<Integer> NUMBERS =
+      Set.of(0xA430, 0xA431, 0xA435, 0xA420, Directory.MAKER_NOTE);
 
   final Directory exif;
   final byte[] xmp;
   final byte[] captions;
+  private final byte[] small;
 
   /**
    * Data as found.
@@ -57,8 +65,10 @@ public final class PhotoData {
    * @param exif null for none
    * @param xmp packet, null for none
    * @param captions the JPEG segment that holds IPTC captions as it stands, null for none
+   * @param small picture inside, a JPEG; empty where there is room for one, null for none
    */
-  PhotoData(Directory exif, byte[] xmp, byte[] captions) {
+  PhotoData(Directory exif, byte[] xmp, byte[] captions, byte[] small) {
+    this.small = small;
     this.exif = exif;
     this.xmp = xmp;
     this.captions = captions;
@@ -78,8 +88,8 @@ public final class PhotoData {
   }
 
   /**
-   * The same, true of a result: upright, of that size, sRGB, without the small picture of what it
-   * was; our program named.
+   * The same, true of a result: upright, of that size, sRGB, with room for a small picture of the
+   * result where the photo held one of itself; our program named.
    */
   public PhotoData trueOf(int width, int height) {
     if (isEmpty()) {
@@ -89,11 +99,29 @@ public final class PhotoData {
     first.putShort(ORIENTATION, 1);
     first.putText(SOFTWARE, "Nine Veils");
     Directory more = first.belowOf(Directory.EXIF);
-    more.fields().remove(MAKER_NOTE);
+    Directory.Field note = more.fields().get(Directory.MAKER_NOTE);
+    if (note != null && note.at() + (long) note.bytes().length > LAST_NOTE) {
+      more.fields().remove(Directory.MAKER_NOTE);
+    }
     more.putShort(COLOUR_SPACE, 1);
     more.putLong(WIDTH, width);
     more.putLong(HEIGHT, height);
-    return new PhotoData(first, xmp == null ? null : upright(xmp), captions);
+    byte[] room = small == null ? null : new byte[0];
+    return new PhotoData(first, xmp == null ? null : upright(xmp), captions, room);
+  }
+
+  /** Whether there is room for a small picture. */
+  public boolean wantsSmall() {
+    return small != null && exif != null;
+  }
+
+  /**
+   * The same with a small picture.
+   *
+   * @param jpeg at most {@link #SMALL_ROOM} bytes
+   */
+  public PhotoData withSmall(byte[] jpeg) {
+    return new PhotoData(exif, xmp, captions, jpeg);
   }
 
   /** The same without the place where it was taken and without numbers of things. */
@@ -103,7 +131,8 @@ public final class PhotoData {
       first.below().remove(Directory.GPS);
       first.belowOf(Directory.EXIF).fields().keySet().removeAll(NUMBERS);
     }
-    return new PhotoData(first, xmp == null ? null : discreet(xmp), Captions.discreet(captions));
+    byte[] words = xmp == null ? null : discreet(xmp);
+    return new PhotoData(first, words, Captions.discreet(captions), small);
   }
 
   private static byte[] upright(byte[] xmp) {
@@ -129,9 +158,14 @@ public final class PhotoData {
     return text.getBytes(StandardCharsets.UTF_8);
   }
 
-  /** Exif as a block, as it stands in JPEG and PNG files; null for none. */
+  /** Exif as a block without a small picture, as it stands in PNG files; null for none. */
   byte[] block() {
-    return exif == null ? null : exif.block();
+    return exif == null ? null : Block.of(exif, null, 0);
+  }
+
+  /** Exif as a block as it stands in a JPEG, with the small picture or its room; null for none. */
+  byte[] blockWithSmall() {
+    return wantsSmall() ? Block.of(exif, small, SMALL_ROOM) : block();
   }
 
   /** How the picture is to be turned to be upright, 1…8 (Exif 2.32, 4.6.5.A); 1 where none says. */

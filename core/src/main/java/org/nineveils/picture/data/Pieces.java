@@ -25,7 +25,9 @@ public final class Pieces {
   /** Segments for a JPEG; one that is too long for a segment is left out. */
   public static byte[] jpeg(PhotoData data) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    segment(out, 0xe1, Finding.EXIF, data.block());
+    byte[] exif = data.blockWithSmall();
+    boolean fits = exif == null || exif.length + Finding.EXIF.length <= LONGEST_SEGMENT;
+    segment(out, 0xe1, Finding.EXIF, fits ? exif : data.block());
     segment(out, 0xe1, Finding.XMP, data.xmp);
     segment(out, 0xed, new byte[0], data.captions);
     return out.toByteArray();
@@ -106,7 +108,13 @@ public final class Pieces {
     }
     TIFFTag parent = ExifParentTIFFTagSet.getInstance().getTag(tag);
     TIFFDirectory made = new TIFFDirectory(new TIFFTagSet[] {set}, parent);
-    d.fields().forEach((t, f) -> field(d, t, f).ifPresent(made::addTIFFField));
+    d.fields()
+        .forEach(
+            (t, f) -> {
+              if (t != Directory.MAKER_NOTE) { // the writer would move it: places in it would lie
+                field(d, t, f).ifPresent(made::addTIFFField);
+              }
+            });
     out.add(new TIFFField(parent, TIFFTag.TIFF_LONG, 1L, made));
   }
 

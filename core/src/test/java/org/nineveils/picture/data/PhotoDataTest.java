@@ -1,6 +1,7 @@
 package org.nineveils.picture.data;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.metadata.Directory;
@@ -28,6 +29,7 @@ import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Strips;
+import org.nineveils.testing.InStrips;
 import org.nineveils.testing.Pictures;
 
 /**
@@ -79,6 +81,12 @@ class PhotoDataTest {
       return this;
     }
 
+    Fields note(int tag, int where, int bytes) {
+      field(tag, 7, bytes);
+      head.putInt(where);
+      return this;
+    }
+
     private void field(int tag, int type, int n) {
       count++;
       head.putShort((short) tag).putShort((short) type).putInt(n);
@@ -90,6 +98,12 @@ class PhotoDataTest {
       block.putInt(at + 2 + head.position(), next);
       block.put(values, tail.array(), 0, tail.position());
     }
+  }
+
+  private static final byte[] NOTE = new byte[40];
+
+  static {
+    new Random(5).nextBytes(NOTE);
   }
 
   private static byte[] exif() {
@@ -111,7 +125,7 @@ class PhotoDataTest {
         .rationals(0x829A, 1, 250)
         .rationals(0x829D, 28, 10)
         .text(0x9003, "2026:05:04 10:11:12")
-        .number(0x927C, 7, 0x01020304)
+        .note(0x927C, 1000, 40)
         .number(0xA002, 4, 4000)
         .number(0xA003, 4, 3000)
         .text(0xA431, "B-7781")
@@ -123,6 +137,7 @@ class PhotoDataTest {
         .text(3, "E")
         .rationals(4, 7, 1, 15, 1, 0, 1)
         .into(block, 0);
+    block.put(1000, NOTE);
     new Fields(2000, 2).number(0x0201, 4, 2200).number(0x0202, 4, 100).into(block, 0);
     return block.array();
   }
@@ -220,7 +235,6 @@ class PhotoDataTest {
     assertThat(text(all, more, ExifSubIFDDirectory.TAG_EXIF_IMAGE_WIDTH)).isEqualTo("30");
     assertThat(all.getFirstDirectoryOfType(GpsDirectory.class).getGeoLocation().getLatitude())
         .isEqualTo(51.5);
-    assertThat(all.getFirstDirectoryOfType(ExifThumbnailDirectory.class)).isNull();
     String xmp = all.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString();
     assertThat(xmp).contains("All kept", "tiff:Orientation=1");
     if (!format.ending().equals("png")) {
@@ -230,17 +244,72 @@ class PhotoDataTest {
     }
   }
 
+  /**
+   * Exif 2.32, 4.5.7: the small picture stands in the second directory, no larger than 160 × 120.
+   */
+  @Test
+  void theSmallPictureInsideAJpegIsOneOfTheResult() throws Exception {
+    Picture result = halves(4000, 3000);
+    Path file = folder.resolve("small.jpg");
+    PictureWriter.write(
+        new InStrips(result, 700), PictureFormat.JPEG, 90, PhotoData.of(photo()), file);
+    byte[] bytes = Files.readAllBytes(file);
+    ExifThumbnailDirectory small =
+        ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes))
+            .getFirstDirectoryOfType(ExifThumbnailDirectory.class);
+    int head = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("Exif\0\0") + 6;
+    int at = head + small.getInt(ExifThumbnailDirectory.TAG_THUMBNAIL_OFFSET);
+    int length = small.getInt(ExifThumbnailDirectory.TAG_THUMBNAIL_LENGTH);
+    Picture inside = PictureReader.read(java.util.Arrays.copyOfRange(bytes, at, at + length), "in");
+    assertThat(inside.width()).isEqualTo(160);
+    assertThat(inside.height()).isEqualTo(120);
+    assertThat(inside.r()[60 * 160 + 40]).isCloseTo(0.8f, within(0.02f));
+    assertThat(inside.b()[60 * 160 + 120]).isCloseTo(0.6f, within(0.02f));
+    assertThat(PictureReader.read(file).width()).isEqualTo(4000);
+    // a photo without one gets none
+    PictureWriter.write(Strips.of(result), PictureFormat.JPEG, 90, PhotoData.NONE, file);
+    assertThat(PhotoData.of(Files.readAllBytes(file)).wantsSmall()).isFalse();
+  }
+
+  private static Picture halves(int w, int h) {
+    Picture out = Pictures.flat(w, h, 0.2f, 0.2f, 0.2f);
+    for (int i = 0; i < w * h; i++) {
+      (i % w < w / 2 ? out.r() : out.b())[i] = i % w < w / 2 ? 0.8f : 0.6f;
+    }
+    return out;
+  }
+
+  /** Places in a maker's notes are counted from the head of the block: they may not be moved. */
+  @ParameterizedTest
+  @EnumSource(
+      value = PictureFormat.class,
+      names = {"JPEG", "PNG"})
+  void notesOfTheCamerasMakerStayWhereTheyStood(PictureFormat format) throws Exception {
+    written(format, PhotoData.of(photo()));
+    PhotoData back = PhotoData.of(Files.readAllBytes(folder.resolve("out." + format.ending())));
+    byte[] block = back.block();
+    assertThat(java.util.Arrays.copyOfRange(block, 1000, 1040)).isEqualTo(NOTE);
+    written(format, PhotoData.of(photo()).discreet());
+    byte[] bytes = Files.readAllBytes(folder.resolve("out." + format.ending()));
+    assertThat(
+            text(
+                ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes)),
+                ExifSubIFDDirectory.class,
+                ExifSubIFDDirectory.TAG_MAKERNOTE))
+        .isNull();
+  }
+
   /** A PNG has no place for IPTC-IIM: dc:description by the IPTC Photo Metadata Standard 2023.1. */
   @Test
   void captionsBecomeXmpInAPng() throws Exception {
-    Metadata all = written(PictureFormat.PNG, new PhotoData(null, null, captions()));
+    Metadata all = written(PictureFormat.PNG, new PhotoData(null, null, captions(), null));
     String xmp = all.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString();
     assertThat(xmp).contains("dc:description[1]=Asleep in wool");
   }
 
   @Test
   void captionsComeThroughATiff() throws Exception {
-    written(PictureFormat.TIFF, new PhotoData(null, null, captions()));
+    written(PictureFormat.TIFF, new PhotoData(null, null, captions(), null));
     PhotoData back = PhotoData.of(Files.readAllBytes(folder.resolve("out.tif")));
     Metadata all = written(PictureFormat.JPEG, back);
     assertThat(text(all, IptcDirectory.class, IptcDirectory.TAG_CAPTION))
@@ -284,7 +353,7 @@ class PhotoDataTest {
         block[random.nextInt(block.length)] = (byte) random.nextInt();
       }
       org.nineveils.picture.data.Directory read = org.nineveils.picture.data.Directory.read(block);
-      PhotoData data = new PhotoData(read, null, null);
+      PhotoData data = new PhotoData(read, null, null, new byte[0]);
       for (PictureFormat format : PictureFormat.values()) {
         Path file = folder.resolve("d." + format.ending());
         PictureWriter.write(Strips.of(Pictures.flat(3, 2, 0, 0, 0)), format, 95, data, file);
