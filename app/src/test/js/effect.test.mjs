@@ -1,6 +1,6 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
-import { changed, described, dialled, doubled, dropped, hung, movedTogether, newVeil, placedAt, setTo } from "../../main/resources/static/js/bench/effect.js";
+import { changed, described, dialled, doubled, dropped, hung, movedTogether, newVeil, placedAt, setTo, toFollow, underBrush } from "../../main/resources/static/js/bench/effect.js";
 
 const kind = { id: "light", label: "Light", settings: [{ key: "exposure", start: 0 }, { key: "tint", start: 0 }] };
 const empty = { edition: 1, note: "", veils: [], dials: [] };
@@ -54,7 +54,7 @@ test("what a veil does is said in words too, not by its look alone", () => {
 });
 
 test("a mask by rule starts with one rule at its start, and is everywhere again without rules", async () => {
-  const { newRule, ruled, ruleChanged, withRule, withoutRule } = await import("../../main/resources/static/js/bench/rules.js");
+  const { newRule, ruled, ruleChanged, withRule, withoutRule } = await import("../../main/resources/static/js/mask/rules.js");
   const sort = { id: "brightness", settings: [{ key: "from", start: 0 }, { key: "to", start: 100 }] };
   const mask = ruled(sort);
   assert.deepEqual(mask.rules[0], newRule(sort));
@@ -62,8 +62,33 @@ test("a mask by rule starts with one rule at its start, and is everywhere again 
   const two = ruleChanged(withRule(mask, sort), 1, { join: "minus" });
   assert.deepEqual(two.rules.map((r) => r.join), ["and", "minus"]);
   assert.equal(mask.rules.length, 1);
-  assert.equal(withoutRule(two, 0).rules[0].join, "minus");
+  assert.deepEqual(withoutRule(two, 0).rules.map((r) => [r.join, r.inverted]), [["and", true]], "what is kept off stays so as the first");
   assert.deepEqual(withoutRule(mask, 0), { cover: "everywhere" });
+});
+
+test("a mask is kept off something and taken back, whatever it covers", async () => {
+  const { guardAt, guarded } = await import("../../main/resources/static/js/mask/rules.js");
+  const guard = (kind) => ({ rule: { kind, join: "minus", inverted: false, settings: { to: 1 } } });
+  for (const cover of ["everywhere", "brush-on"]) {
+    const off = guarded({ cover, soften: 3 }, guard("skin"));
+    assert.equal(off.cover, cover === "everywhere" ? "by-rule" : cover);
+    assert.deepEqual(off.rules.map((r) => [r.join, r.inverted]), [["and", true]]);
+    const both = guarded(off, guard("shadows"));
+    assert.deepEqual([guardAt(both, guard("skin")), guardAt(both, guard("shadows"))], [0, 1]);
+    const one = guarded(both, guard("skin"));
+    assert.deepEqual(one.rules.map((r) => [r.kind, r.join, r.inverted]), [["shadows", "and", true]], "still kept off, as the first");
+    assert.deepEqual(guarded(one, guard("shadows")), { cover, soften: 3 });
+  }
+});
+
+test("what followed a dropped veil keeps its mask, and only what is not followed can follow", () => {
+  const mask = { cover: "brush-on", soften: 2 };
+  const veils = [{ ...three.veils[0], mask }, { ...three.veils[1], mask: { cover: "as-veil", veil: "a" } }, three.veils[2]];
+  const effect = { ...three, veils };
+  assert.deepEqual(dropped(effect, "a").veils[0].mask, mask);
+  assert.deepEqual(toFollow(effect, "a"), []);
+  assert.deepEqual(toFollow(effect, "c").map((v) => v.id), ["a"]);
+  assert.equal(underBrush(effect, veils[1]).id, "a");
 });
 
 test("a dial goes with its veil, and its range follows the veil's value", () => {
@@ -83,15 +108,14 @@ test("several veils move together, as far as there is room", () => {
 });
 
 test("ways to look leave the effect as it was and show only what they say", async () => {
+  const down = ({ veils }) => veils.filter((v) => !v.lifted).map((v) => v.id).join("");
   const { looked } = await import("../../main/resources/static/js/bench/looking.js");
   const before = JSON.stringify(three);
-  assert.equal(ids(looked(three, "b", "up-to").effect), "ab");
-  assert.equal(ids(looked(three, "b", "only").effect), "b");
+  assert.equal(down(looked(three, "b", "up-to").effect), "ab");
+  assert.equal(down(looked(three, "b", "only").effect), "b");
   assert.equal(looked(three, "b", "without").effect.veils[1].lifted, true);
   assert.equal(looked(three, "b", "bare").bare, "b");
   assert.equal(looked(three, null, "up-to").effect, three);
-  const dial = { veil: "c", key: "exposure", label: "Light", min: 0, max: 1 };
-  assert.deepEqual(looked(dialled(three, "c", [dial]), "a", "up-to").effect.dials, []);
   assert.equal(JSON.stringify(three), before);
 });
 

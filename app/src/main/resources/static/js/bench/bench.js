@@ -18,7 +18,7 @@ import { showSpot } from "../readings/spot.js";
 import { Trace } from "../readings/trace.js";
 import { room } from "../web/room.js";
 import { beside } from "./beside.js";
-import { changed, changedBy, cloths, counted, dropped, placedAt } from "./effect.js";
+import { changed, changedBy, cloths, counted, dropped, placedAt, underBrush } from "./effect.js";
 import { handlesOf } from "./handles.js";
 import { hanging } from "./hanging.js";
 import { benchKeys } from "./keys.js";
@@ -46,6 +46,7 @@ let peeked = null; // an effect that is looked at and not taken
 let plainTones = null;
 
 const veilOf = (id) => effect.veils.find((v) => v.id === id);
+const brushed = () => underBrush(effect, veilOf(openId)); // what the brush paints: another where the open veil follows
 
 const store = new Store(
   state,
@@ -81,7 +82,7 @@ const stage = new Stage(
   },
 );
 const painting = new Painting(stage, store, api, state.painted, {
-  veil: () => openId,
+  veil: () => brushed().id,
   photo: () => wall.photo,
   shown() {
     show();
@@ -222,11 +223,12 @@ function show() {
   rail.show(cloths(effect, kinds, (id) => selection.has(id)), openId);
   column.show(panel?.element ?? null);
   const veil = veilOf(openId);
-  const painted = painting.has(openId);
+  const under = brushed();
+  const painted = painting.has(under?.id);
   panel?.show(veil, { painted, way, dials: effect.dials.filter((d) => d.veil === openId) });
   showHandles();
-  const masked = veil !== undefined && veil.mask.cover !== "everywhere";
-  painting.armFor(veil);
+  const masked = veil !== undefined && under.mask.cover !== "everywhere";
+  painting.armFor(under);
   stage.maskButton(masked || painted);
   hint();
   find("rail-count").textContent = counted(effect);
@@ -238,7 +240,8 @@ function show() {
 /** The words over the picture: what is peeked at, how it is looked at, or what to do first. */
 function hint(words) {
   const veil = veilOf(openId);
-  const hidden = veil && painting.brush.armed && !painting.has(openId) && veil.mask.cover === "brush-on";
+  const under = brushed();
+  const hidden = under && painting.brush.armed && !painting.has(under.id) && under.mask.cover === "brush-on";
   stage.label(words || wayWords(way, veil) || (hidden && !peeked ? hiddenHint(veil) : ""));
 }
 

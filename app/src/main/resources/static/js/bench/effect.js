@@ -48,12 +48,24 @@ export function setAll(effect, id, values) {
   return { ...next, dials: next.dials.map((d) => (follows(d) ? wide(d) : d)) };
 }
 
-/** The effect without some veils and their dials. */
+/** The effect without some veils and their dials; what followed them keeps their mask. */
 export const dropped = (effect, ...ids) => ({
   ...effect,
-  veils: effect.veils.filter((v) => !ids.includes(v.id)),
+  veils: effect.veils
+    .filter((v) => !ids.includes(v.id))
+    .map((v) => (ids.includes(v.mask.veil) ? { ...v, mask: underBrush(effect, v).mask } : v)),
   dials: effect.dials.filter((d) => !ids.includes(d.veil)),
 });
+
+/** A veil with the mask, and the id that paint goes by, of the one that it follows, or its own. */
+export function underBrush(effect, veil) {
+  const other = veil?.mask.cover === "as-veil" && effect.veils.find((v) => v.id === veil.mask.veil);
+  return other ? { ...veil, id: other.id, mask: other.mask } : veil;
+}
+
+/** Veils that one can follow: none that follows another itself, none at all where it is followed. */
+export const toFollow = ({ veils }, id) =>
+  veils.some((v) => v.mask.veil === id) ? [] : veils.filter((v) => v.id !== id && v.mask.cover !== "as-veil");
 
 /** The effect with other dials on one veil. */
 export const dialled = (effect, id, dials) => ({
@@ -87,20 +99,21 @@ export function doubled(effect, id, copyId) {
 }
 
 /** What stands under a veil's name on the rail. */
-export function described(veil, kind) {
+export function described(veil, kind, followed) {
   const parts = [kind.label];
   if (veil.mask.cover === "brush-on") parts.push("brush on");
   if (veil.mask.cover === "by-rule") parts.push("by rule");
+  if (followed) parts.push(`as ${followed.name}`);
   if (veil.lifted) parts.push("lifted");
   return parts.join(" · ");
 }
 
 /** What the rail shows of an effect: a cloth for every veil. */
-export const cloths = ({ veils }, kinds, picked) =>
-  veils.map((veil) => ({
+export const cloths = (effect, kinds, picked) =>
+  effect.veils.map((veil) => ({
     ...veil,
-    what: described(veil, kinds.get(veil.kind)),
-    woven: veil.mask.cover === "brush-on",
+    what: described(veil, kinds.get(veil.kind), effect.veils.find((v) => v.id === veil.mask.veil)),
+    woven: underBrush(effect, veil).mask.cover === "brush-on",
     selected: picked(veil.id),
   }));
 

@@ -1,5 +1,5 @@
 // Which handles lie on the picture for an open veil: those of its settings, or of its mask's rules.
-import { ruleChanged } from "./rules.js";
+import { ruleChanged } from "../mask/rules.js";
 
 /**
  * @param veil the open veil

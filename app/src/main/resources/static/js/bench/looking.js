@@ -18,13 +18,12 @@ export function looked(effect, id, way) {
   const at = effect.veils.findIndex((v) => v.id === id);
   if (at < 0 || way === "all") return { effect };
   const veils = {
-    "up-to": () => effect.veils.slice(0, at + 1),
-    only: () => [effect.veils[at]],
+    "up-to": () => effect.veils.map((v, i) => (i > at ? { ...v, lifted: true } : v)),
+    only: () => effect.veils.map((v, i) => (i === at ? v : { ...v, lifted: true })),
     without: () => effect.veils.map((v, i) => (i === at ? { ...v, lifted: true } : v)),
     bare: () => effect.veils.map((v, i) => (i === at ? { ...v, mask: { cover: "everywhere" } } : v)),
   }[way]();
-  const there = new Set(veils.map((v) => v.id));
-  const seen = { ...effect, veils, dials: effect.dials.filter((d) => there.has(d.veil)) };
+  const seen = { ...effect, veils };
   return way === "bare" ? { effect: seen, bare: id } : { effect: seen };
 }
 

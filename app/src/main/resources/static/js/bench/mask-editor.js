@@ -51,7 +51,8 @@ export function maskEditor(rules, on) {
   const side = document.createElement("div");
   side.className = "mask-edge";
   side.append(titled("Paint on this photo", paint), edgeBox, from);
-  element.append(side, ruleBox.element);
+  const counts = Object.assign(document.createElement("p"), { className: "rule-caution", textContent: "What is painted counts where these rules select:" });
+  element.append(side, counts, ruleBox.element);
 
   function offer() {
     from.replaceChildren(new Option("Copy the mask of …", ""));
@@ -61,11 +62,13 @@ export function maskEditor(rules, on) {
 
   function show(next, painted) {
     mask = next;
-    ruleBox.element.hidden = next.cover === "brush-on";
-    ruleBox.show(next);
-    edgeBox.hidden = next.cover === "everywhere" && !painted;
+    const follows = next.cover === "as-veil"; // its rules and its edge are the other's
+    ruleBox.element.hidden = follows;
+    if (!follows) ruleBox.show(next);
+    counts.hidden = next.cover !== "brush-on" || !next.rules?.length;
+    edgeBox.hidden = follows || (next.cover === "everywhere" && !painted);
     buttons.get("off").hidden = next.cover !== "everywhere" || painted;
-    buttons.get("middle").hidden = next.cover === "brush-on";
+    buttons.get("middle").hidden = next.cover === "brush-on" || follows;
     buttons.get("fill").hidden = next.cover === "everywhere";
     buttons.get("clear").disabled = !painted;
     buttons.get("invert").disabled = next.cover !== "brush-on" && !painted;

@@ -5,7 +5,7 @@ import { blendChooser } from "./blends.js";
 import { dialsEditor } from "./dials.js";
 import { lookingButtons } from "./looking.js";
 import { maskEditor } from "./mask-editor.js";
-import { coveringBy, ruled } from "./rules.js";
+import { coveringBy, ruled } from "../mask/rules.js";
 
 const SIDES = ["Settings", "Mask", "Dials"];
 
@@ -35,7 +35,7 @@ function either(label, buttons) {
  * @param rules { kinds, most, guards, edges }: what masks are made of
  * @param begin the side that is shown first
  * @param on { change(fields, label), input(key, value), mask(mask), setting(key, value, label),
- *   start(values, label), pick(): a colour, others(): veils, copyMask(from), lift, double, drop,
+ *   start(values, label), pick(): a colour, others(): veils, toFollow(): veils, copyMask(from), lift, double, drop,
  *   close, paint(how), blend(id | null): peeked at, look(way), dials(dials, label),
  *   tryDial(key, value), note(), keep(), side(name) }
  * @returns { element, show(veil, { painted, way, dials }), tones(histogram), side }
@@ -64,6 +64,7 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
     ["everywhere", "Everywhere"],
     ["brush-on", "Brush on"],
     ["by-rule", "By rule"],
+    ["as-veil", "As another"],
   ].map(([cover, label]) => {
     const made = button(label, "", () => choose(cover), "");
     made.dataset.cover = cover;
@@ -71,10 +72,17 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
   });
   function choose(cover) {
     if (cover === shown.mask.cover) return;
+    if (cover === "as-veil") return follow(nearest(on.toFollow()));
     if (cover === "by-rule") lookAt("Mask");
     const own = coveringBy(shown.mask, cover);
     on.change({ mask: cover === "by-rule" ? { ...own, ...ruled(rules.kinds[0]) } : own }, "mask");
   }
+  const nearest = (veils) => veils.findLast((v) => v.mask.cover === "brush-on") ?? veils.at(-1);
+  const follow = (other) => on.change({ mask: { cover: "as-veil", veil: other.id } }, `mask, as ${other.name},`);
+  const followed = element("select", { title: "Covers where that veil does; what is painted here is painted there" });
+  followed.dataset.follows = "";
+  followed.addEventListener("change", () => follow(on.toFollow().find((v) => v.id === followed.value)));
+  const follows = element("label", {}, "Covers as", followed);
   const meant = element("input", { className: "meant", maxLength: 40, placeholder: "eyes, skin …" });
   meant.addEventListener("change", () => on.change({ meantFor: meant.value.trim() }, "meant for"));
   const meantFor = element("label", {}, "Meant for", meant);
@@ -84,7 +92,7 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
     made.dataset.side = text.toLowerCase();
     return made;
   });
-  const cover = element("div", { className: "cover" }, either("Where it covers", choices), meantFor, looking.element, either("What is edited", sideButtons));
+  const cover = element("div", { className: "cover" }, either("Where it covers", choices), meantFor, follows, looking.element, either("What is edited", sideButtons));
 
   const maskBox = maskEditor(rules, {
     input: on.mask,
@@ -124,6 +132,12 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
       made.setAttribute("aria-pressed", String(made.dataset.cover === next.mask.cover));
     }
     meantFor.hidden = next.mask.cover !== "brush-on";
+    const offered = on.toFollow();
+    choices.at(-1).hidden = offered.length === 0;
+    follows.hidden = next.mask.cover !== "as-veil";
+    if (!follows.hidden) {
+      followed.replaceChildren(...offered.map((v) => new Option(v.name, v.id, false, v.id === next.mask.veil)));
+    }
     if (document.activeElement !== meant) meant.value = next.meantFor;
     looking.show(way, next.mask.cover !== "everywhere" || painted);
     editor.set(next.settings);

@@ -87,13 +87,7 @@ export class Painting {
     this.now.shown();
   }
 
-  /** Takes all paint off a veil. */
-  async clear(veil) {
-    const address = `${this.api}/paint?photo=${this.now.photo().id}&veil=${encodeURIComponent(veil)}`;
-    if (await this.store.ask((name) => send("DELETE", address, undefined, name))) this.now.shown();
-  }
-
-  /** fill: shows all of a veil; invert: turns round what is painted. */
+  /** fill: shows all of a veil; invert: turns round what is painted; clear: takes it off. */
   async all(veil, how) {
     const body = { photo: this.now.photo().id, veil, how };
     if (await this.store.ask((name) => send("POST", `${this.api}/paint-all`, body, name))) this.now.shown();

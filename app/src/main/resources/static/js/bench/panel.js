@@ -1,6 +1,6 @@
 // The open veil and what its controls do to the effect.
 import { pickColour } from "../stage/pick.js";
-import { changed, dialled, doubled, newId, setAll, setTo } from "./effect.js";
+import { changed, dialled, doubled, newId, setAll, setTo, toFollow, underBrush } from "./effect.js";
 import { openVeil } from "./open-veil.js";
 import { askToKeep } from "./swatches.js";
 
@@ -23,6 +23,7 @@ export function veilPanel(id, side, given, kind, b) {
     start: (values, what) => take((e) => setAll(e, id, values), `${what} in ${veilOf(id).name}`),
     pick: () => pickColour(b.stage),
     others: () => b.effect().veils.filter((v) => v.id !== id),
+    toFollow: () => toFollow(b.effect(), id),
     copyMask: (from) => b.painting.copy(veilOf(from), id, (edit) => b.undo(false, edit)),
     blend: (mode) => peek(mode && changed(b.effect(), id, { blend: mode }), mode && given.blends.find((m) => m.id === mode).label),
     look: b.look,
@@ -39,8 +40,9 @@ export function veilPanel(id, side, given, kind, b) {
     drop: () => b.drop(id),
     close: () => b.open(null),
     paint: (how) => {
-      const own = { clear: "clear", off: "brushOff", middle: "allButTheMiddle" }[how];
-      return own ? b.painting[own](id) : b.painting.all(id, how);
+      const { id: under } = underBrush(b.effect(), veilOf(id));
+      const own = { off: "brushOff", middle: "allButTheMiddle" }[how];
+      return own ? b.painting[own](under) : b.painting.all(under, how);
     },
   });
 }

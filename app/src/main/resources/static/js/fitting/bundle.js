@@ -1,7 +1,7 @@
 // A worn effect, opened in place: its veils on a rail of their own, each with its hem in this
 // fitting.
 import { Rail } from "../rail/rail.js";
-import { paintable, veilState } from "./wearing.js";
+import { coverWords, maskOf, paintable, veilState } from "./wearing.js";
 
 const A_VEIL = 118;
 const AROUND = 84;
@@ -9,7 +9,7 @@ const AROUND = 84;
 export class Bundle {
   #piece = null;
 
-  /** @param on { brush(veil), veil(veil, fields, rests) } */
+  /** @param on { brush(id), veil(veil, fields, rests) } */
   constructor(on) {
     this.element = document.createElement("div");
     this.element.className = "open is-bundle";
@@ -20,7 +20,7 @@ export class Bundle {
     this.element.append(bar, veils);
     const of = (id) => this.#piece.effect.veils.find((v) => v.id === id);
     this.rail = new Rail(veils, {
-      pick: (id) => paintable(this.fitting, this.#piece.key, of(id)) && on.brush(of(id)),
+      pick: (id) => paintable(this.fitting, this.#piece.key, of(id)) && on.brush(id),
       hem: (id, opacity, rests) => on.veil(of(id), { opacity }, rests),
     });
   }
@@ -36,16 +36,16 @@ export class Bundle {
     this.element.setAttribute("aria-label", `Veils of ${piece.name}`);
     const items = piece.effect.veils.map((veil) => {
       const { opacity, lifted } = veilState(fitting, piece.key, veil);
-      const cover = { "brush-on": " · brush on", "by-rule": " · by rule", everywhere: "" }[veil.mask.cover];
+      const { cover } = maskOf(fitting, piece, veil.id);
       return {
         id: veil.id,
         name: veil.name,
-        what: `${veil.kind}${cover}${lifted ? " · lifted" : ""}`,
+        what: `${veil.kind}${coverWords(fitting, piece, veil)}${lifted ? " · lifted" : ""}`,
         kind: veil.kind,
         opacity,
         lifted,
-        woven: veil.mask.cover === "brush-on",
-        selected: veil.id === brushed?.id,
+        woven: cover === "brush-on",
+        selected: veil.id === brushed?.of,
       };
     });
     this.rail.show(items);

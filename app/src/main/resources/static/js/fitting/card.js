@@ -1,7 +1,7 @@
 // The card of a worn effect: its note, its opacity and dials, and its veils.
 import { slider } from "../editors/slider.js";
 import { quietButton } from "../web/button.js";
-import { dialValue, veilState } from "./wearing.js";
+import { coverWords, dialValue, veilState, WHOLE } from "./wearing.js";
 
 const share = (label, start) => ({ key: "opacity", label, unit: "%", min: 0, max: 100, step: 1, start });
 
@@ -12,7 +12,8 @@ export class Card {
   /**
    * @param find gives the element of a name within the card
    * @param kinds descriptors by id of kind
-   * @param on { opacity(share, rests), veil(veil, fields, rests), dial(dial, value, rests), brush(veil) }
+   * @param on { opacity(share, rests), veil(veil, fields, rests), dial(dial, value, rests), brush(id of a
+   *   veil, or null) }
    */
   constructor(find, kinds, on) {
     Object.assign(this, { find, kinds, on });
@@ -25,15 +26,17 @@ export class Card {
     if (!piece) return;
     const worn = fitting.worn.find((w) => w.effect === piece.key);
     const states = piece.effect.veils.map((veil) => veilState(fitting, piece.key, veil));
-    const shape = JSON.stringify([piece.key, brushed?.id, worn.byBrush, states.map((s) => s.lifted)]);
-    if (shape !== this.#shown) this.#build(piece, states, brushed, worn.byBrush);
+    const words = piece.effect.veils.map((veil) => coverWords(fitting, piece, veil));
+    const shape = JSON.stringify([piece.key, brushed?.of, words, states.map((s) => s.lifted)]);
+    if (shape !== this.#shown) this.#build(piece, states, brushed, words);
+    this.find("brush-whole").setAttribute("aria-pressed", String(brushed?.of === WHOLE));
     this.#shown = shape;
     this.#sliders.get("effect").set(worn.opacity * 100);
     piece.effect.veils.forEach((veil, i) => this.#sliders.get(veil.id).set(states[i].opacity * 100));
     for (const dial of piece.effect.dials) this.#sliders.get(`${dial.veil} ${dial.key}`).set(dialValue(fitting, piece, dial));
   }
 
-  #build(piece, states, brushed, byBrush) {
+  #build(piece, states, brushed, words) {
     this.find("card-name").textContent = piece.name;
     const note = this.find("card-note");
     note.hidden = piece.effect.note === "";
@@ -41,7 +44,7 @@ export class Card {
     const whole = this.#slider("effect", share("Opacity", 100), (v, rests) => this.on.opacity(v / 100, rests));
     const dials = piece.effect.dials.map((dial) => this.#dial(piece, dial));
     this.find("card-opacity").replaceChildren(whole.element, ...dials.map((d) => d.element));
-    const lines = piece.effect.veils.map((veil, i) => this.#line(veil, states[i], brushed, byBrush));
+    const lines = piece.effect.veils.map((veil, i) => this.#line(veil, states[i], brushed, words[i]));
     this.find("card-veils").replaceChildren(...lines);
   }
 
@@ -61,21 +64,23 @@ export class Card {
     return made;
   }
 
-  #line(veil, { lifted }, brushed, byBrush) {
-    const brushOn = veil.mask.cover === "brush-on" || byBrush;
-    const masked = veil.mask.cover !== "everywhere" && !byBrush;
+  #line(veil, { lifted }, brushed, words) {
+    const open = veil.id === brushed?.of;
     const row = document.createElement("div");
     row.className = "veil-line";
     row.dataset.kind = veil.kind;
     row.dataset.veilLine = veil.id;
-    row.classList.toggle("is-woven", brushOn);
+    row.classList.toggle("is-woven", words.startsWith(" · brush on"));
+    row.classList.toggle("is-brushed", open);
     row.classList.toggle("is-lifted", lifted);
     const name = document.createElement("span");
-    const how = byBrush ? "" : veil.mask.cover === "by-rule" ? " · by rule" : brushOn ? ` · brush on ${veil.meantFor}`.trimEnd() : "";
-    name.textContent = veil.name + how;
+    name.textContent = veil.name + words;
     const buttons = document.createElement("span");
-    if (masked && !lifted && veil.id !== brushed?.id) {
-      buttons.append(quietButton("Brush", () => this.on.brush(veil)));
+    if (!lifted) {
+      const brush = quietButton("Brush", () => this.on.brush(open ? null : veil.id));
+      brush.setAttribute("aria-pressed", String(open));
+      brush.setAttribute("aria-label", `Brush ${veil.name}`);
+      buttons.append(brush);
     }
     buttons.append(quietButton(lifted ? "Let down" : "Lift", () => this.on.veil(veil, { lifted: !lifted }, true)));
     const setting = share(`Opacity of ${veil.name}`, Math.round(veil.opacity * 100));

@@ -23,7 +23,9 @@ import { Offers } from "./offers.js";
 import { Painting } from "./painting.js";
 import { Photos } from "./photos.js";
 import { Pins } from "./pins.js";
-import { brushedVeil, changed, counted, dialled, paintable, railItem, veilChanged, wholeOf } from "./wearing.js";
+import { coversMost } from "../mask/rules.js";
+import { PaintPanel } from "./paint-panel.js";
+import { brushTarget, changed, counted, dialled, masked, others, railItem, veilChanged, WHOLE } from "./wearing.js";
 
 const root = document.querySelector("main[data-fitting]");
 const find = (name) => document.querySelector(`[data-${name}]`);
@@ -39,7 +41,8 @@ const { photo } = photos;
 
 let fitting = state.fitting; // as it is shown: what the store holds
 let openKey = fitting.worn.at(-1)?.effect ?? null;
-let brushed = null; // veil under the brush, or a whole effect that is worn by brush
+let chosen; // what the brush was taken to: id of a veil or of the whole, null to nothing; undefined to what waits for it
+let brushed = null; // what it paints then
 let trying = null; // key of an effect that is looked at
 let peeked = null; // what is looked at and not taken: { body, words }
 let unfolded = false; // the open effect shows its veils on the rail
@@ -159,7 +162,7 @@ const offers = new Offers(root.querySelector(".offers"), {
       return ask("take-off", { effect: key });
     }
     openKey = key;
-    brushed = null;
+    chosen = undefined;
     return ask("wear", { effect: key });
   },
   wearAll: (section, lifted) => ask("wear-all", { section, lifted }),
@@ -167,7 +170,7 @@ const offers = new Offers(root.querySelector(".offers"), {
 
 function open(key) {
   openKey = key;
-  brushed = null;
+  chosen = undefined;
   show();
 }
 
@@ -193,8 +196,8 @@ const onVeils = {
     const key = openKey;
     take((f) => veilChanged(f, key, veil, fields), rests && `${what} ${veil.name}`);
   },
-  brush(veil) {
-    brushed = veil;
+  brush(id) {
+    chosen = id;
     show();
   },
 };
@@ -208,6 +211,17 @@ const card = new Card(find, kinds, {
   },
 });
 
+const panel = new PaintPanel(find("paint"), state, {
+  all: (how) => painting.all(how),
+  mask(mask, label) {
+    const { of, name } = brushed;
+    take((f) => masked(f, openKey, of, mask), label && `${label}, ${name}`);
+  },
+  others: () => others(fitting, wornPieces(), openKey, brushed.of),
+  copy: (fromEffect, from) => ask("copy-mask", { fromEffect, from, effect: openKey, veil: brushed.of }),
+  load: (paint) => ask("load-paint", { effect: openKey, paint }),
+});
+
 const showSoon = inNextFrame(show);
 
 function show() {
@@ -216,11 +230,7 @@ function show() {
     unfolded = false;
   }
   const piece = pieces.get(openKey);
-  const worn = fitting.worn.find((w) => w.effect === openKey);
-  const veil = piece?.effect.veils.find((v) => v.id === brushed?.id);
-  const kept = veil && paintable(fitting, openKey, veil);
-  if (piece && worn.byBrush) brushed = wholeOf(piece);
-  else brushed = kept ? veil : brushedVeil(fitting, openKey, piece?.effect);
+  brushed = brushTarget(fitting, piece, chosen);
   const items = fitting.worn.filter((w) => pieces.has(w.effect)).map((w) => railItem(w, pieces.get(w.effect)));
   unfolded &&= Boolean(piece);
   rail.show(items, openKey, unfolded ? bundle.element : null);
@@ -232,10 +242,9 @@ function show() {
   find("rail-count").textContent = counted(items);
   for (const name of ["keep-open", "batch-open"]) if (find(name)) find(name).disabled = items.length === 0;
   card.show(piece, fitting, brushed);
-  if (brush.armed !== (brushed !== null)) brush.arm(brushed !== null);
+  brush.arm(brushed !== null, !brushed || !coversMost(brushed.mask));
   stage.maskButton(brushed !== null);
-  find("paint-buttons").hidden = painting.strokes === 0;
-  find("save-paint").href = `${base}${state.id}/paint?effect=${encodeURIComponent(openKey)}`;
+  panel.show(brushed, { painted: painting.strokes > 0, paper: `${base}${state.id}/paint?effect=${encodeURIComponent(openKey)}` });
   hint();
 }
 
@@ -253,7 +262,7 @@ function tryOn(key) {
 }
 
 find("take-off").addEventListener("click", () => ask("take-off", { effect: openKey }));
-find("clear-paint").addEventListener("click", () => ask("clear-paint", { effect: openKey, veil: brushed.id }));
+find("brush-whole").addEventListener("click", () => onVeils.brush(brushed?.of === WHOLE ? null : WHOLE));
 find("keep-open")?.addEventListener("click", keeping(find("keep"), api, { fitting: () => fitting, painted: () => painting.counts, pieces, settled: () => store.settled() }));
 find("batch-open").addEventListener("click", batch(find("batch"), api, () => photos.others, () => store.settled()));
 listenUndo(undo);

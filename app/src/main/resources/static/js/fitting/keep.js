@@ -25,7 +25,7 @@ export function keeping(dialog, api, now) {
     const veils = piece.effect.veils.map((veil) => {
       const { lifted } = veilState(now.fitting(), worn.effect, veil);
       const painted = worn.byBrush || (now.painted()[worn.effect]?.[veil.id] ?? 0) > 0;
-      const becomes = painted && (worn.byBrush || veil.mask.cover !== "by-rule") ? " · paint left out, becomes brush-on" : painted ? " · paint left out" : "";
+      const becomes = worn.byBrush ? " · paint left out, becomes brush-on" : painted ? " · paint left out" : "";
       const made = tick(`${veil.name}${lifted || worn.lifted ? " · lifted" : ""}${becomes}`, true);
       made.box.dataset.veil = veil.id;
       return made;

@@ -43,6 +43,12 @@ export class Painting {
     return this.stroke ? { stroke: this.stroke.stroke, veil: this.stroke.veil, strokeOn: this.stroke.key } : {};
   }
 
+  /** What is done to all that is painted: fill, invert, clear. */
+  async all(how) {
+    const body = { effect: this.now.key(), veil: this.now.brushed().of, how };
+    if (await this.store.ask((name) => send("POST", `${this.api}/paint-all`, body, name))) this.now.shown();
+  }
+
   async #store(next) {
     this.stroke = next;
     this.storing = true;

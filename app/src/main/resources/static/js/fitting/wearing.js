@@ -36,18 +36,67 @@ export function dialled(fitting, piece, dial, value) {
   return veilChanged(fitting, piece.key, veil, { dials: { ...dials, [dial.key]: value } });
 }
 
-/** Whether paint can be put on a veil: on every mask but everywhere, while it is down. */
-export const paintable = (fitting, key, veil) =>
-  veil.mask.cover !== "everywhere" && !veilState(fitting, key, veil).lifted;
-
-/** The veil that the brush is for at first: the first brush-on veil that is down, or null. */
-export function brushedVeil(fitting, key, effect) {
-  const waits = (veil) => veil.mask.cover === "brush-on" && paintable(fitting, key, veil);
-  return effect?.veils.find(waits) ?? null;
+/** The id that paint of a veil goes by: of the veil that it follows, or its own. */
+export function paintedAs(fitting, piece, id) {
+  const mask = piece.effect.veils.find((v) => v.id === id)?.mask;
+  return mask?.cover === "as-veil" && !wornOf(fitting, piece.key).masks[id] ? mask.veil : id;
 }
 
-/** What the brush paints where an effect is worn by brush: the effect as a whole. */
-export const wholeOf = (piece) => ({ id: WHOLE, name: piece.name, meantFor: "", mask: { cover: "brush-on" } });
+/** Where a veil of a worn effect covers in this fitting; by WHOLE, where the effect does. */
+export function maskOf(fitting, piece, id) {
+  const { masks, byBrush } = wornOf(fitting, piece.key);
+  const own = paintedAs(fitting, piece, id);
+  if (masks[own]) return masks[own];
+  return own === WHOLE ? { cover: byBrush ? "brush-on" : "everywhere" } : piece.effect.veils.find((v) => v.id === own).mask;
+}
+
+/** The fitting with another mask of a veil, or of an effect as a whole. */
+export const masked = (fitting, key, id, mask) => changed(fitting, key, { masks: { ...wornOf(fitting, key).masks, [id]: mask } });
+
+/** Whether paint can be put on a veil: whatever its mask, while it is down. */
+export const paintable = (fitting, key, veil) => !veilState(fitting, key, veil).lifted;
+
+/**
+ * What the brush paints: { id, of, name, meantFor, mask }, its paint going by the id.
+ * @param of id of a veil, or WHOLE; undefined for what waits for the brush, if anything does
+ * @returns null where it paints nothing
+ */
+export function brushTarget(fitting, piece, of) {
+  if (!piece || of === null) return null;
+  if (of === undefined) return waiting(fitting, piece);
+  const veil = piece.effect.veils.find((v) => v.id === of);
+  if (!veil && of !== WHOLE) return null;
+  if (veil && !paintable(fitting, piece.key, veil)) return waiting(fitting, piece);
+  const { name, meantFor } = veil ?? { name: piece.name, meantFor: "" };
+  return { id: paintedAs(fitting, piece, of), of, name, meantFor, mask: maskOf(fitting, piece, of) };
+}
+
+function waiting(fitting, piece) {
+  const hidden = (id) => maskOf(fitting, piece, id).cover === "brush-on";
+  if (hidden(WHOLE)) return brushTarget(fitting, piece, WHOLE);
+  const veil = piece.effect.veils.find((v) => hidden(v.id) && paintable(fitting, piece.key, v));
+  return veil ? brushTarget(fitting, piece, veil.id) : null;
+}
+
+/** How a veil covers in this fitting, in words for its line; empty for everywhere. */
+export function coverWords(fitting, piece, veil) {
+  const followed = paintedAs(fitting, piece, veil.id);
+  if (followed !== veil.id) return ` · as ${piece.effect.veils.find((v) => v.id === followed).name}`;
+  const { cover } = maskOf(fitting, piece, veil.id);
+  return { "brush-on": ` · brush on ${veil.meantFor}`.trimEnd(), "by-rule": " · by rule", everywhere: "" }[cover];
+}
+
+/**
+ * What a mask can be copied from: every veil and every whole that is worn, but for one.
+ * @returns [{ effect, veil, words }]
+ */
+export function others(fitting, pieces, key, of) {
+  const all = pieces.flatMap((piece) => [
+    { effect: piece.key, veil: WHOLE, words: `${piece.name}, the whole` },
+    ...piece.effect.veils.map((v) => ({ effect: piece.key, veil: v.id, words: `${piece.name}: ${v.name}` })),
+  ]);
+  return all.filter(({ effect, veil }) => effect !== key || veil !== of);
+}
 
 /** A worn effect as the rail shows it. */
 export function railItem(worn, piece) {
@@ -60,7 +109,7 @@ export function railItem(worn, piece) {
     kind: veils[0]?.kind ?? "",
     opacity: worn.opacity,
     lifted: worn.lifted,
-    woven: worn.byBrush || veils.some((v) => v.mask.cover === "brush-on"),
+    woven: maskOf({ worn: [worn] }, piece, WHOLE).cover === "brush-on" || veils.some((v) => maskOf({ worn: [worn] }, piece, v.id).cover === "brush-on"),
     layers: veils.length,
   };
 }

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Worn;
+import org.nineveils.mask.Mask;
 
 /** Fittings as JSON. */
 public final class FittingJson {
@@ -26,12 +27,15 @@ public final class FittingJson {
                         "opacity", e.getValue().opacity(),
                         "lifted", e.getValue().lifted(),
                         "dials", new java.util.TreeMap<>(e.getValue().dials()))));
+    Map<String, Object> masks = new java.util.TreeMap<>();
+    w.masks().forEach((veil, mask) -> masks.put(veil, MaskJson.format(mask)));
     return Json.object(
         "effect", w.effect(),
         "opacity", w.opacity(),
         "lifted", w.lifted(),
         "veils", changes,
         "byBrush", w.byBrush(),
+        "masks", masks,
         "paint", PaintJson.format(w.paint()));
   }
 
@@ -47,7 +51,7 @@ public final class FittingJson {
   }
 
   private static Worn parseWorn(Fields f) {
-    f.only("effect", "opacity", "lifted", "veils", "byBrush", "paint");
+    f.only("effect", "opacity", "lifted", "veils", "byBrush", "masks", "paint");
     Fields veils = f.object("veils");
     Map<String, Worn.VeilChange> changes = new LinkedHashMap<>();
     for (String id : veils.names()) {
@@ -67,7 +71,17 @@ public final class FittingJson {
                 f.flag("lifted", false),
                 changes,
                 PaintJson.parse(f.object("paint")),
-                f.flag("byBrush", false)));
+                f.flag("byBrush", false),
+                masks(f)));
+  }
+
+  private static Map<String, Mask> masks(Fields f) {
+    Map<String, Mask> out = new LinkedHashMap<>();
+    if (f.has("masks")) {
+      Fields masks = f.object("masks");
+      masks.names().forEach(veil -> out.put(veil, MaskJson.parse(masks.object(veil))));
+    }
+    return out;
   }
 
   private static Map<String, Double> dials(Fields change) {

@@ -18,6 +18,9 @@ final class MaskJson {
     if (!mask.rules().isEmpty()) {
       out.put("rules", mask.rules().stream().map(MaskJson::rule).toList());
     }
+    if (mask.follows()) {
+      out.put("veil", mask.as());
+    }
     if (mask.grow() != 0) {
       out.put(Mask.GROW.key(), mask.grow());
     }
@@ -36,12 +39,12 @@ final class MaskJson {
   }
 
   static Mask parse(Fields f) {
-    f.only("cover", "rules", Mask.GROW.key(), Mask.SOFTEN.key());
+    f.only("cover", "rules", "veil", Mask.GROW.key(), Mask.SOFTEN.key());
     Cover cover = f.build(() -> Cover.ofId(f.text("cover")));
     List<Rule> rules = f.has("rules") ? f.objects("rules", MaskJson::parseRule) : List.of();
     double grow = f.number(Mask.GROW.key(), 0);
     double soften = f.number(Mask.SOFTEN.key(), 0);
-    return f.build(() -> new Mask(cover, rules, grow, soften));
+    return f.build(() -> new Mask(cover, rules, grow, soften, f.text("veil", "")));
   }
 
   private static Rule parseRule(Fields f) {

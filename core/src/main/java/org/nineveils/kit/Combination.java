@@ -1,16 +1,18 @@
 package org.nineveils.kit;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
-import org.nineveils.mask.Paint;
+import org.nineveils.mask.Rule;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
+import org.nineveils.veil.Following;
 import org.nineveils.veil.Veil;
 
 /**
@@ -67,13 +69,15 @@ public record Combination(Effect effect, List<String> said) {
     void add(Worn worn, Effect effect, Pick pick) {
       boolean shared = pick.asWorn() && worn.opacity() < 1 && pick.veils().size() > 1;
       boolean first = true;
-      for (Veil veil : effect.veils()) {
-        if (!pick.veils().contains(veil.id())) {
-          continue;
-        }
-        String id = "k" + (veils.size() + 1);
+      List<Veil> picked =
+          effect.veils().stream().filter(veil -> pick.veils().contains(veil.id())).toList();
+      Map<String, String> ids = new LinkedHashMap<>();
+      picked.forEach(veil -> ids.put(veil.id(), "k" + (veils.size() + ids.size() + 1)));
+      whole(worn);
+      for (Veil veil : picked) {
+        String id = ids.get(veil.id());
         Veil own = pick.asWorn() ? asWorn(worn, effect, veil) : veil;
-        veils.add(unpainted(own, worn).withId(id));
+        veils.add(unpainted(following(own, effect, ids), worn).withId(id));
         for (Dial dial : effect.dials()) {
           if (dial.veil().equals(veil.id()) && dials.size() < Effect.MAX_DIALS) {
             dials.add(new Dial(id, dial.key(), dial.label(), dial.min(), dial.max()));
@@ -95,23 +99,41 @@ public record Combination(Effect effect, List<String> said) {
           .withLifted(changed.lifted() || worn.lifted());
     }
 
-    private Veil unpainted(Veil veil, Worn worn) {
-      Map<String, Paint> paint = worn.paint();
-      boolean painted = worn.byBrush() || paint.containsKey(veil.id());
-      if (!painted) {
+    /** Says what of the effect as a whole is left out. */
+    private void whole(Worn worn) {
+      if (!worn.byBrush()
+          && (worn.paint().containsKey(Worn.WHOLE) || worn.masks().containsKey(Worn.WHOLE))) {
+        said.add("What an effect was brushed off or kept off as a whole is left out.");
+      }
+    }
+
+    /** A veil that covers as one that comes along, or else with the mask of that one. */
+    private static Veil following(Veil veil, Effect effect, Map<String, String> ids) {
+      if (!veil.mask().follows()) {
         return veil;
       }
-      if (veil.mask().cover() == Cover.BY_RULE && !worn.byBrush()) {
+      String as = ids.get(veil.mask().as());
+      return veil.withMask(as == null ? Following.mask(veil, effect.veils()) : Mask.as(as));
+    }
+
+    private Veil unpainted(Veil veil, Worn worn) {
+      Mask old = veil.mask();
+      boolean hidden = worn.whole().startsHidden();
+      if (old.follows() || (!hidden && !worn.paint().containsKey(veil.id()))) {
+        return veil;
+      }
+      if (!hidden && old.cover() != Cover.BRUSH_ON) {
+        String keeps = old.cover() == Cover.BY_RULE ? "keeps its rule" : "covers everything";
         said.add(
-            "“%s” keeps its rule; what was painted over it belongs to this photo and is left out."
-                .formatted(veil.name()));
+            "“%s” %s; what was painted over it belongs to this photo and is left out."
+                .formatted(veil.name(), keeps));
         return veil;
       }
       said.add(
           "“%s” is brush-on: what was painted belongs to this photo and is left out."
               .formatted(veil.name()));
-      Mask old = veil.mask();
-      return veil.withMask(new Mask(Cover.BRUSH_ON, List.of(), old.grow(), old.soften()));
+      List<Rule> rules = old.cover() == Cover.BRUSH_ON ? old.rules() : List.of();
+      return veil.withMask(new Mask(Cover.BRUSH_ON, rules, old.grow(), old.soften()));
     }
   }
 }

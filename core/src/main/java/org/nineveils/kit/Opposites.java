@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.nineveils.veil.Effect;
+import org.nineveils.veil.Following;
 import org.nineveils.veil.Leaning;
 
 /**
@@ -30,7 +31,8 @@ public final class Opposites {
   public static Leaning leaning(Effect effect) {
     Map<Leaning, Long> counts =
         effect.veils().stream()
-            .filter(v -> !v.lifted() && v.opacity() > 0 && !v.mask().startsHidden())
+            .filter(v -> !v.lifted() && v.opacity() > 0)
+            .filter(v -> !Following.mask(v, effect.veils()).startsHidden())
             .map(v -> v.kind().leaning(v.settings()))
             .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
     long crisp = counts.getOrDefault(Leaning.CRISP, 0L);

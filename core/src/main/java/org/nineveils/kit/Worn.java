@@ -6,6 +6,7 @@ import java.util.Map;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Bundle;
 import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
@@ -21,6 +22,8 @@ import org.nineveils.veil.Veil;
  * @param paint what was brushed, by id of veil; {@link #WHOLE} for the effect as a whole
  * @param byBrush the effect starts hidden as a whole and is brushed on; masks and rules of its
  *     veils go on within that
+ * @param masks where this fitting lets veils cover otherwise than the effect does, by id of veil;
+ *     {@link #WHOLE} for the effect as a whole
  */
 public record Worn(
     String effect,
@@ -28,9 +31,10 @@ public record Worn(
     boolean lifted,
     Map<String, VeilChange> changes,
     Map<String, Paint> paint,
-    boolean byBrush) {
+    boolean byBrush,
+    Map<String, Mask> masks) {
 
-  /** Key of the paint by which an effect as a whole is brushed on or off. */
+  /** Key of the mask and the paint by which an effect as a whole is brushed on or off. */
   public static final String WHOLE = "*";
 
   /**
@@ -56,6 +60,21 @@ public record Worn(
     Veil.checkOpacity("Effect", opacity);
     changes = Map.copyOf(changes);
     paint = Map.copyOf(paint);
+    masks = Map.copyOf(masks);
+    if (masks.values().stream().anyMatch(Mask::follows)) {
+      throw new Refusal("In a fitting a mask is its own and follows no other veil.");
+    }
+  }
+
+  /** Worn with the masks that the effect has. */
+  public Worn(
+      String effect,
+      double opacity,
+      boolean lifted,
+      Map<String, VeilChange> changes,
+      Map<String, Paint> paint,
+      boolean byBrush) {
+    this(effect, opacity, lifted, changes, paint, byBrush, Map.of());
   }
 
   /** Worn as the effect's own masks say. */
@@ -77,16 +96,37 @@ public record Worn(
   public Worn painted(String veilId, Paint more) {
     Map<String, Paint> all = new LinkedHashMap<>(paint);
     all.put(veilId, more);
-    return new Worn(effect, opacity, lifted, changes, all, byBrush);
+    return withPaint(all);
+  }
+
+  /** This with that paint and no other. */
+  public Worn withPaint(Map<String, Paint> all) {
+    return new Worn(effect, opacity, lifted, changes, all, byBrush, masks);
   }
 
   /** This without any paint. */
   public Worn unpainted() {
-    return new Worn(effect, opacity, lifted, changes, Map.of(), byBrush);
+    return withPaint(Map.of());
   }
 
-  /** A veil as this fitting changed it; dials that the effect no longer has are let be. */
-  public Veil changed(Veil veil, Effect of) {
+  /** This with another mask of a veil, or of the whole. */
+  public Worn masked(String veilId, Mask mask) {
+    Map<String, Mask> all = new LinkedHashMap<>(masks);
+    all.put(veilId, mask);
+    return new Worn(effect, opacity, lifted, changes, paint, byBrush, all);
+  }
+
+  /** Where the effect as a whole is seen. */
+  public Mask whole() {
+    return masks.getOrDefault(WHOLE, byBrush ? Mask.BRUSH_ON : Mask.EVERYWHERE);
+  }
+
+  /**
+   * A veil as this fitting changed it: opacity, lifted or not, dials, mask; dials that the effect
+   * no longer has are let be.
+   */
+  public Veil changed(Veil own, Effect of) {
+    Veil veil = masks.containsKey(own.id()) ? own.withMask(masks.get(own.id())) : own;
     VeilChange change = changes.get(veil.id());
     if (change == null) {
       return veil;
@@ -104,14 +144,16 @@ public record Worn(
   /** The bundle that is rendered. */
   public Bundle bundle(Effect of) {
     List<Veil> veils = of.veils().stream().map(veil -> uncovered(changed(veil, of))).toList();
-    Mask mask = byBrush ? Mask.BRUSH_ON : Mask.EVERYWHERE;
     Paint cover = paint.getOrDefault(WHOLE, Paint.NONE);
-    return new Bundle(veils, paint, lifted ? 0 : opacity, mask, cover, of.edition());
+    return new Bundle(veils, paint, lifted ? 0 : opacity, whole(), cover, of.edition());
   }
 
   /** Where the whole is brushed on, a veil that waits for the brush does not wait for another. */
   private Veil uncovered(Veil veil) {
-    boolean waits = veil.mask().cover() == Cover.BRUSH_ON && !paint.containsKey(veil.id());
-    return byBrush && waits ? veil.withMask(Mask.EVERYWHERE) : veil;
+    boolean waits =
+        whole().startsHidden()
+            && veil.mask().cover() == Cover.BRUSH_ON
+            && !paint.containsKey(veil.id());
+    return waits ? veil.withMask(Mask.EVERYWHERE) : veil;
   }
 }

@@ -9,7 +9,9 @@ public enum Cover {
   /** Starts hidden and is brushed on where wanted. */
   BRUSH_ON("brush-on", "Brush on", 0),
   /** Where the mask's rules select, worked out afresh on every photo. */
-  BY_RULE("by-rule", "By rule", 0);
+  BY_RULE("by-rule", "By rule", 0),
+  /** Where another veil of the same effect covers, paint and all. */
+  AS_VEIL("as-veil", "As another veil", 0);
 
   private final String id;
   private final String label;

@@ -8,14 +8,16 @@ import org.nineveils.setting.NumberSetting;
  * Where a veil covers before anything is painted: the part that belongs to the effect; and what is
  * done to the edge of the mask in the end.
  *
- * @param cover everywhere, brush on, or by rules
- * @param rules 1…{@link #MAX_RULES} where the cover is by rules, none otherwise
+ * @param cover everywhere, brush on, by rules, or as another veil
+ * @param rules 1…{@link #MAX_RULES} where the cover is by rules: what they select is covered; up to
+ *     as many where it is brushed on: paint counts by what they select; none otherwise
  * @param grow how far the finished mask is moved outwards, or inwards where negative: thousandths
  *     of the long side
  * @param soften how far its edge is then blurred, as a standard deviation: thousandths of the long
  *     side
+ * @param as id of the veil that it follows, which follows none itself; empty where it follows none
  */
-public record Mask(Cover cover, List<Rule> rules, double grow, double soften) {
+public record Mask(Cover cover, List<Rule> rules, double grow, double soften, String as) {
   /** Most rules of a mask. */
   public static final int MAX_RULES = 6;
 
@@ -32,17 +34,44 @@ public record Mask(Cover cover, List<Rule> rules, double grow, double soften) {
 
   public Mask {
     rules = List.copyOf(rules);
-    boolean ruled = cover == Cover.BY_RULE;
-    if (ruled && (rules.isEmpty() || rules.size() > MAX_RULES)) {
+    if (cover == Cover.BY_RULE && rules.isEmpty()) {
       throw new Refusal(
-          "A mask by rule has 1 to %d rules, but this one has %d."
-              .formatted(MAX_RULES, rules.size()));
+          "A mask by rule has 1 to %d rules, but this one has 0.".formatted(MAX_RULES));
     }
-    if (!ruled && !rules.isEmpty()) {
-      throw new Refusal("Only a mask by rule has rules.");
+    if (rules.size() > MAX_RULES) {
+      throw new Refusal(
+          "A mask has at most %d rules, but this one has %d.".formatted(MAX_RULES, rules.size()));
+    }
+    if (cover != Cover.BY_RULE && cover != Cover.BRUSH_ON && !rules.isEmpty()) {
+      throw new Refusal("Only a mask by rule or by brush has rules.");
     }
     GROW.parse(grow);
     SOFTEN.parse(soften);
+    if (follows(cover) == as.isEmpty()) {
+      throw new Refusal("A mask names another veil where it covers as that veil, and only there.");
+    }
+    if (follows(cover) && (grow != 0 || soften != 0)) {
+      throw new Refusal("A mask that follows another veil has the edge of that veil.");
+    }
+  }
+
+  /** A mask of its own. */
+  public Mask(Cover cover, List<Rule> rules, double grow, double soften) {
+    this(cover, rules, grow, soften, "");
+  }
+
+  /** The mask of a veil that covers where another one does. */
+  public static Mask as(String veil) {
+    return new Mask(Cover.AS_VEIL, List.of(), 0, 0, veil);
+  }
+
+  private static boolean follows(Cover cover) {
+    return cover == Cover.AS_VEIL;
+  }
+
+  /** Whether it is where another veil covers. */
+  public boolean follows() {
+    return follows(cover);
   }
 
   /** A mask whose edge is left as it is. */

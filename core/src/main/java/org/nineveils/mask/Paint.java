@@ -43,6 +43,23 @@ public record Paint(List<Stroke> strokes) {
   }
 
   /**
+   * What is done to all the paint of a veil at once.
+   *
+   * @param how fill: all is shown; invert: turned round; clear: nothing is painted
+   * @param shown whether the veil covers everything before anything is painted
+   * @throws Refusal with a sentence if it is none of these
+   */
+  public Paint all(String how, boolean shown) {
+    return switch (how) {
+      case "fill" -> filled(true);
+      case "invert" -> inverted(shown);
+      case "clear" -> NONE;
+      default ->
+          throw new Refusal("Paint is filled, inverted or cleared, not “%s”.".formatted(how));
+    };
+  }
+
+  /**
    * Paint that covers where this one does not: every stroke turned round, over the opposite of what
    * was there before the first one. Exact, since a stroke moves the coverage c to c + (t − c) · α,
    * which for 1 − c is the stroke towards 1 − t. Turned round twice, it is as it was.

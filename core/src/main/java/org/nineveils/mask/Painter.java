@@ -13,7 +13,8 @@ import org.nineveils.picture.Picture;
  * 3t² + 2t³) to 0 at the rim. 3. Within a stroke, settings-down build up: c ← c + q · brush · (1 −
  * c), where q is chosen so that one straight passage leaves {@code flow} in its middle; at flow 1
  * the largest brush value counts. 4. The stroke moves the mask by strength · c: towards 1 where it
- * reveals, towards 0 where it hides.
+ * reveals, towards 0 where it hides. 5. Where a mask that is brushed on has rules, what was painted
+ * is multiplied by what they select.
  *
  * <p>In the end the edge of the mask is moved and softened; see {@link MaskEdge}.
  *
@@ -57,6 +58,12 @@ public final class Painter {
         Box box = new Box(touched, area);
         lay(stroke, longSide, area, box, laid);
         apply(stroke, area, box, laid, mask);
+      }
+    }
+    if (rule.cover() == Cover.BRUSH_ON && !rule.rules().isEmpty()) {
+      float[] allowed = RuleBase.of(rule.rules(), plain, area);
+      for (int i = 0; i < mask.length; i++) {
+        mask[i] *= allowed[i];
       }
     }
     return new Coverage(area, mask);

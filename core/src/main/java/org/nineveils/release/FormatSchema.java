@@ -137,22 +137,29 @@ public final class FormatSchema {
     return veil;
   }
 
-  /** Everywhere and brush on stand alone; by rule takes rules of the sorts that there are. */
+  /** Everywhere stands alone; by rule and brush on take rules of the sorts that there are. */
   private static Object mask() {
-    List<String> plain = List.of(Cover.EVERYWHERE.id(), Cover.BRUSH_ON.id());
-    Map<String, Object> own = Json.object("cover", oneOf(plain));
-    Map<String, Object> ruled =
-        Json.object(
-            "cover",
-            Json.object("const", Cover.BY_RULE.id()),
-            "rules",
-            listOf(rule(), 1, Mask.MAX_RULES));
+    Map<String, Object> plain = cover(Cover.EVERYWHERE);
+    Map<String, Object> brushed = cover(Cover.BRUSH_ON);
+    brushed.put("rules", listOf(rule(), 0, Mask.MAX_RULES));
+    Map<String, Object> ruled = cover(Cover.BY_RULE);
+    ruled.put("rules", listOf(rule(), 1, Mask.MAX_RULES));
     for (NumberSetting edge : Mask.EDGES) {
-      own.put(edge.key(), setting(edge));
-      ruled.put(edge.key(), setting(edge));
+      List.of(plain, brushed, ruled).forEach(mask -> mask.put(edge.key(), setting(edge)));
     }
+    Map<String, Object> as = cover(Cover.AS_VEIL);
+    as.put("veil", text(1, 40));
     return Json.object(
-        "oneOf", List.of(object(own, List.of("cover")), object(ruled, List.of("cover", "rules"))));
+        "oneOf",
+        List.of(
+            object(plain, List.of("cover")),
+            object(brushed, List.of("cover")),
+            object(ruled, List.of("cover", "rules")),
+            object(as, List.of("cover", "veil"))));
+  }
+
+  private static Map<String, Object> cover(Cover cover) {
+    return Json.object("cover", Json.object("const", cover.id()));
   }
 
   private static Object rule() {

@@ -2,6 +2,7 @@ package org.nineveils.stack;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
@@ -12,7 +13,8 @@ import org.nineveils.veil.Veil;
  * An effect as worn: its veils, what was painted for them, and how much of it all is seen: one
  * opacity and one coverage, by which what the veils made is mixed with what was below them.
  *
- * @param veils nearest to the plain photo first
+ * @param veils nearest to the plain photo first; one that covers as another does is given that
+ *     one's mask and paint, so that no veil of a bundle follows another
  * @param paint paint by id of veil; veils that are not named have none
  * @param opacity 0…1 for the bundle as a whole
  * @param mask where the bundle as a whole covers
@@ -27,8 +29,9 @@ public record Bundle(
     Paint cover,
     int edition) {
   public Bundle {
-    veils = List.copyOf(veils);
-    paint = Map.copyOf(paint);
+    Followers own = Followers.resolved(veils, paint);
+    veils = own.veils();
+    paint = own.paint();
     Veil.checkOpacity("Effect", opacity);
   }
 
@@ -41,6 +44,11 @@ public record Bundle(
   public static Bundle of(Effect effect, Map<String, Paint> paint, double opacity) {
     return new Bundle(
         effect.veils(), paint, opacity, Mask.EVERYWHERE, Paint.NONE, effect.edition());
+  }
+
+  /** The veil of that id, as it is rendered. */
+  public Optional<Veil> veil(String id) {
+    return veils.stream().filter(v -> v.id().equals(id)).findFirst();
   }
 
   /** Whether nothing of it is seen anywhere. */

@@ -1,7 +1,6 @@
 package org.nineveils.stack;
 
 import java.lang.ref.WeakReference;
-import org.nineveils.mask.Cover;
 import org.nineveils.mask.Coverage;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
@@ -88,7 +87,7 @@ public final class CoverageCache implements CoverageSource {
   /** What was worked out for a larger area serves for its parts; a part does not displace it. */
   @Override
   public Coverage coverage(Mask mask, Paint paint, Picture plain, Area area) {
-    Seen ruledBy = mask.cover() == Cover.BY_RULE ? new Seen(plain) : null;
+    Seen ruledBy = mask.rules().isEmpty() ? null : new Seen(plain);
     Key key = new Key(mask, Print.of(paint), plain.width(), plain.height(), ruledBy);
     Coverage found = kept.find(key);
     if (found != null && found.area().contains(area)) {

@@ -56,6 +56,7 @@ public record Effect(List<Veil> veils, String note, int edition, List<Dial> dial
               .formatted(edition, CURRENT_EDITION));
     }
     check(dials, veils);
+    Following.check(veils);
   }
 
   /** An effect without dials. */
@@ -105,12 +106,16 @@ public record Effect(List<Veil> veils, String note, int edition, List<Dial> dial
     return names;
   }
 
-  /** The same effect with other veils; the dials of veils that are gone go with them. */
+  /**
+   * The same effect with other veils; the dials of veils that are gone go with them, and what
+   * followed them keeps their mask.
+   */
   public Effect withVeils(List<Veil> others) {
     Set<String> ids = new HashSet<>();
     others.forEach(veil -> ids.add(veil.id()));
+    List<Veil> freed = others.stream().map(v -> Following.freed(v, ids, veils)).toList();
     return new Effect(
-        others, note, edition, dials.stream().filter(d -> ids.contains(d.veil())).toList());
+        freed, note, edition, dials.stream().filter(d -> ids.contains(d.veil())).toList());
   }
 
   /**

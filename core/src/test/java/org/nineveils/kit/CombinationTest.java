@@ -77,8 +77,26 @@ class CombinationTest {
     Map<String, Paint> paint = Map.of("v-crisp", Paint.filled(true), "v-tint", Paint.filled(false));
     Combination kept =
         made(List.of(worn("look", 1, paint)), new Pick("look", Set.of("v-crisp", "v-tint"), true));
-    assertThat(kept.effect().veils()).allMatch(v -> v.mask().cover() == Cover.BRUSH_ON);
-    assertThat(kept.said()).hasSize(2).allMatch(s -> s.contains("is brush-on"));
+    assertThat(kept.effect().veils())
+        .extracting(v -> v.mask().cover())
+        .containsExactly(Cover.EVERYWHERE, Cover.BRUSH_ON);
+    assertThat(kept.said()).hasSize(2);
+    assertThat(kept.said().get(0)).contains("covers everything", "left out");
+    assertThat(kept.said().get(1)).contains("is brush-on");
+  }
+
+  @Test
+  void aVeilFollowsWhatCameAlongAndElseKeepsItsMask() {
+    Veil eyes = Pictures.veil("light", Map.of("exposure", 0.5)).withMask(Mask.BRUSH_ON);
+    Veil more = Pictures.veil("crisp", Map.of("sharp", 90)).withMask(Mask.as(eyes.id()));
+    Effect effect = new Effect(List.of(eyes, more), "", 1);
+    Fitting fitting = new Fitting(List.of(Worn.fresh("eyes")));
+    Pick both = new Pick("eyes", Set.of(eyes.id(), more.id()), true);
+    List<Veil> veils = Combination.of(fitting, List.of(both), key -> effect, "").effect().veils();
+    assertThat(veils.get(1).mask()).isEqualTo(Mask.as(veils.get(0).id()));
+    Pick one = new Pick("eyes", Set.of(more.id()), true);
+    veils = Combination.of(fitting, List.of(one), key -> effect, "").effect().veils();
+    assertThat(veils.get(0).mask()).isEqualTo(Mask.BRUSH_ON);
   }
 
   @Test

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
+import org.nineveils.testing.Pictures;
 
 class PainterTest {
   private static final Area ALL = new Area(0, 0, 400, 300);
@@ -62,6 +64,26 @@ class PainterTest {
     Coverage c = Painter.cover(Mask.EVERYWHERE, paint, SMALL, ALL);
     assertThat(at(c, 200, 150)).isCloseTo(0.75f, within(1e-6f));
     assertThat(at(c, 200, 20)).isEqualTo(1);
+  }
+
+  /** Keep it off: what is painted where the rule selects nothing does not count, however often. */
+  @Test
+  void whereABrushedMaskHasRulesPaintCountsByWhatTheySelect() {
+    Picture halves = Picture.blank(400, 300);
+    for (int i = 0; i < 400 * 300; i++) {
+      float v = i % 400 < 200 ? 0.05f : 0.8f;
+      halves.r()[i] = v;
+      halves.g()[i] = v;
+      halves.b()[i] = v;
+    }
+    Rule dark = Pictures.rule("brightness", Map.of("to", 20, "featherAbove", 10));
+    Rule notDark = new Rule(dark.kind(), dark.values(), Rule.Join.AND, true);
+    Mask offTheShadows = new Mask(Cover.BRUSH_ON, List.of(notDark));
+    Stroke stroke = across(0.1, 0, 1, 1, true);
+    Coverage c = Painter.cover(offTheShadows, new Paint(List.of(stroke, stroke)), halves, ALL);
+    assertThat(at(c, 100, 150)).isCloseTo(0, within(0.01f));
+    assertThat(at(c, 300, 150)).isCloseTo(1, within(0.01f));
+    assertThat(at(c, 300, 20)).as("never more than painted").isZero();
   }
 
   @Test

@@ -37,6 +37,8 @@ class LiveViewWalkTest {
           Mask.BRUSH_ON,
           Mask.BRUSH_ON,
           new Mask(
+              Cover.BRUSH_ON, List.of(Pictures.rule("brightness", Map.of("from", 30, "to", 90)))),
+          new Mask(
               Cover.BY_RULE, List.of(Pictures.rule("brightness", Map.of("from", 0, "to", 40)))));
 
   private static final int MOST_BUNDLES = 4;

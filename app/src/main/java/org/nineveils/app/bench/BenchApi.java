@@ -29,7 +29,6 @@ import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 import org.springframework.http.ResponseEntity;
-import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -123,21 +122,12 @@ class BenchApi {
     return state(id, f.whole("photo"));
   }
 
-  /** Shows or hides all of a veil on one photo, or turns its paint round. */
+  /** Shows all of a veil on one photo, turns its paint round, or takes it off. */
   @PostMapping("/paint-all")
   Map<String, Object> paintAll(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The request");
     bench.paintAll(id, f.whole("photo"), f.text("veil"), f.text("how"));
     return state(id, f.whole("photo"));
-  }
-
-  @DeleteMapping("/paint")
-  Map<String, Object> clear(
-      @PathVariable("id") long id,
-      @RequestParam("photo") long photoId,
-      @RequestParam("veil") String veil) {
-    bench.clearPaint(id, photoId, veil);
-    return state(id, photoId);
   }
 
   /** A picture for the stage, of the veils in the request, which need not be saved yet. */
@@ -184,11 +174,11 @@ class BenchApi {
   /** Where the veil that “mask” names covers. */
   private ResponseEntity<byte[]> mask(
       Photo photo, Fields f, Effect effect, Map<String, Paint> paint) {
+    Bundle bundle = Bundle.of(effect, paint, 1);
+    String id = f.text("mask");
     Veil veil =
-        effect
-            .veil(f.text("mask"))
-            .orElseThrow(() -> new NotFound("This veil is no longer in the effect."));
-    Paint own = paint.getOrDefault(veil.id(), Paint.NONE);
+        bundle.veil(id).orElseThrow(() -> new NotFound("This veil is no longer in the effect."));
+    Paint own = bundle.paint().getOrDefault(id, Paint.NONE);
     return Answers.packet(stage.maskPacket(photo, StageRequest.parse(f), veil.mask(), own));
   }
 }

@@ -15,7 +15,6 @@ import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Picture;
-import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
@@ -63,34 +62,22 @@ public class BenchService {
         () -> paints.rows().add(effectId, photoId, veil, stroke));
   }
 
-  /** Takes all paint off a veil, on one photo. */
-  public void clearPaint(long effectId, long photoId, String veil) {
-    effects.get(effectId);
-    repaint(effectId, "clear the paint", () -> paints.rows().clear(effectId, photoId, veil));
-  }
-
   /**
-   * Shows or hides all of a veil on one photo, or turns its paint round.
+   * Does something to all the paint of a veil on one photo.
    *
-   * @param how fill or invert
+   * @param how fill, invert or clear; see {@link Paint#all}
    */
   public void paintAll(long effectId, long photoId, String veil, String how) {
     Effect effect = effects.effect(effects.get(effectId));
     photos.get(photoId);
     Veil of = effect.veil(veil).orElseThrow(BenchService::gone);
     boolean shown = !of.mask().startsHidden();
-    boolean invert = how.equals("invert");
-    if (!invert && !how.equals("fill")) {
-      throw new Refusal("Paint is filled or inverted, not “%s”.".formatted(how));
-    }
     repaint(
         effectId,
         how + " the mask of " + of.name(),
         () -> {
           Paint old = paints.rows().find(effectId, photoId).getOrDefault(veil, Paint.NONE);
-          paints
-              .rows()
-              .put(effectId, photoId, veil, invert ? old.inverted(shown) : Paint.filled(true));
+          paints.rows().put(effectId, photoId, veil, old.all(how, shown));
         });
   }
 

@@ -41,6 +41,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/fittings/{id}")
 class FittingApi {
   private final FittingService fittings;
+  private final FittingPainting painting;
   private final PhotoService photos;
   private final StageRenderer stage;
   private final Tracer tracer;
@@ -50,6 +51,7 @@ class FittingApi {
 
   FittingApi(
       FittingService fittings,
+      FittingPainting painting,
       PhotoService photos,
       StageRenderer stage,
       Tracer tracer,
@@ -57,6 +59,7 @@ class FittingApi {
       FittingStates states,
       Journal journal) {
     this.fittings = fittings;
+    this.painting = painting;
     this.photos = photos;
     this.stage = stage;
     this.tracer = tracer;
@@ -116,15 +119,32 @@ class FittingApi {
   Map<String, Object> paint(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The stroke");
     Stroke stroke = PaintJson.parseStroke(f.object("stroke"));
-    fittings.addStroke(id, f.text("effect"), f.text("veil"), stroke);
+    painting.add(id, f.text("effect"), f.text("veil"), stroke);
     return state(id);
   }
 
-  @PostMapping("/clear-paint")
-  Map<String, Object> clear(@PathVariable("id") long id, @RequestBody String body) {
+  /** Shows all of a veil or of an effect, turns its paint round, or takes it off. */
+  @PostMapping("/paint-all")
+  Map<String, Object> paintAll(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The request");
-    fittings.clearPaint(id, f.text("effect"), f.text("veil"));
+    painting.all(id, f.text("effect"), f.text("veil"), f.text("how"));
     return state(id);
+  }
+
+  /** Lets a veil or an effect cover where another does. */
+  @PostMapping("/copy-mask")
+  Map<String, Object> copyMask(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The request");
+    String[] from = {f.text("fromEffect"), f.text("from")};
+    return said(painting.copy(id, from, new String[] {f.text("effect"), f.text("veil")}), id);
+  }
+
+  /** Lays paint on a worn effect as a file keeps it. */
+  @PostMapping("/load-paint")
+  Map<String, Object> load(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The file");
+    Map<String, Paint> paint = PaintJson.parse(f.object("paint"));
+    return said(painting.load(id, f.text("effect"), paint), id);
   }
 
   @PostMapping("/undo")

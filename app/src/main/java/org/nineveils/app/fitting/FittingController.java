@@ -150,6 +150,8 @@ class FittingController {
             "wardrobe", row.wardrobe(),
             "photo", photo.id(),
             "kinds", KindsJson.format(),
+            "guards", KindsJson.guards(),
+            "edges", KindsJson.maskEdges(),
             "names",
                 wardrobe.pieces().stream()
                     .map(p -> List.of(p.offer().key(), p.offer().name()))

@@ -16,7 +16,6 @@ import org.nineveils.document.Json;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Offer;
 import org.nineveils.kit.Worn;
-import org.nineveils.mask.Stroke;
 import org.springframework.stereotype.Service;
 
 /** Fittings: one per wardrobe and photo, made when first looked at. */
@@ -117,16 +116,7 @@ public class FittingService {
 
   /** A state of a fitting with what was brushed in that fitting. */
   Fitting painted(long id, Fitting fitting) {
-    return mapped(
-        fitting,
-        w ->
-            new Worn(
-                w.effect(),
-                w.opacity(),
-                w.lifted(),
-                w.changes(),
-                strokes.rows().find(id, w.effect()),
-                w.byBrush()));
+    return mapped(fitting, w -> w.withPaint(strokes.rows().find(id, w.effect())));
   }
 
   private static Fitting mapped(Fitting fitting, UnaryOperator<Worn> change) {
@@ -163,7 +153,7 @@ public class FittingService {
   }
 
   /** Stores what the photo wears; paint of what it does not wear goes. */
-  private Fitting put(long id, Fitting fitting) {
+  Fitting put(long id, Fitting fitting) {
     store.store(id, unpainted(fitting));
     strokes.keepOnly(id, keys(fitting));
     return fitting;
@@ -240,32 +230,5 @@ public class FittingService {
   /** Takes an effect off. */
   public void takeOff(long id, String key) {
     journal.edit(scope(id), "take an effect off", () -> put(id, unpainted(get(id)).without(key)));
-  }
-
-  /** Adds a stroke to a veil of a worn effect. */
-  public void addStroke(long id, String key, String veil, Stroke stroke) {
-    repaint(
-        id,
-        key,
-        stroke.reveal() ? "brush on" : "brush off",
-        () -> strokes.rows().add(id, key, veil, stroke));
-  }
-
-  /** Takes all paint off a veil of a worn effect. */
-  public void clearPaint(long id, String key, String veil) {
-    repaint(id, key, "clear the paint", () -> strokes.rows().clear(id, key, veil));
-  }
-
-  private void repaint(long id, String key, String label, Runnable change) {
-    if (!keys(unpainted(get(id))).contains(key)) {
-      throw new NotFound("The photo no longer wears this effect; nothing was painted.");
-    }
-    journal.edit(
-        scope(id),
-        label,
-        () -> {
-          change.run();
-          return null;
-        });
   }
 }

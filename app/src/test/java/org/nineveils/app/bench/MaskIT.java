@@ -247,4 +247,46 @@ class MaskIT extends BenchTrial {
           return [c.width, c.height, hash];
         }""");
   }
+
+  @Test
+  void aBrushedVeilIsKeptOffWhatItsRulesDoNotSelect() {
+    List<Integer> plain = bench.colour(0.5, 0.4);
+    darken();
+    page.locator("[data-cover=brush-on]").click();
+    openMask();
+    adder("Shadows").click();
+    bench.settle();
+    assertThat(veils().get(0).object("mask").text("cover")).isEqualTo("brush-on");
+    bench.setRule(0, "to", 100); // all of the photo is kept off
+    bench.paint(0.45, 0.4, 0.55, 0.4);
+    assertThat(bench.colour(0.5, 0.4)).isEqualTo(plain);
+    page.locator(".rule-box button:text-is(\"Drop\")").click();
+    bench.settle();
+    assertThat(bench.colour(0.5, 0.4).get(1)).isLessThan(plain.get(1));
+  }
+
+  @Test
+  void aVeilCoversAsAnotherAndKeepsThatMaskWhenTheOtherIsDropped() {
+    List<Integer> plain = bench.colour(0.5, 0.4);
+    darken();
+    page.locator("[data-cover=brush-on]").click();
+    bench.hang("tint");
+    bench.set("monochrome", 100);
+    page.locator("[data-cover=as-veil]").click();
+    bench.settle();
+    assertThat(bench.colour(0.5, 0.4)).isEqualTo(plain);
+    bench.paint(0.45, 0.4, 0.55, 0.4); // while the follower is open
+    List<Integer> both = bench.colour(0.5, 0.4);
+    assertThat(Math.abs(both.get(0) - both.get(2)))
+        .as("greyer")
+        .isLessThan(Math.abs(plain.get(0) - plain.get(2)) * 2 / 3);
+    assertThat(both.get(1)).as("and dark").isLessThan(plain.get(1) - 20);
+    String other = veils().get(0).text("id");
+    assertThat(stored().object("painted").names()).containsExactly(other);
+    assertThat(veils().get(1).object("mask").text("veil")).isEqualTo(other);
+    bench.pick("Light");
+    page.locator(".open").getByText("Drop").click();
+    bench.settle();
+    assertThat(veils().get(0).object("mask").text("cover")).isEqualTo("brush-on");
+  }
 }

@@ -83,7 +83,7 @@ class FittingIT extends FittingTrial {
     page.reload();
     room.settle();
     assertThat(room.light(0.5, 0.4)).isEqualTo(painted);
-    page.getByText("Clear paint").click();
+    page.locator("[data-paint-all] button:text-is(\"Clear\")").click();
     room.settle();
     assertThat(room.light(0.5, 0.4)).isEqualTo(plain);
   }

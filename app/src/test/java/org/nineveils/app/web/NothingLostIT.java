@@ -117,7 +117,7 @@ class NothingLostIT {
       two.settle();
       String api = "/api/fittings/" + first.page().url().replaceAll(".*/", "");
 
-      first.page().locator("[data-clear-paint]").click();
+      first.page().locator("[data-paint-all] button:text-is(\"Clear\")").click();
       one.settle();
       first.page().locator("[data-pin]").click();
       one.settle();

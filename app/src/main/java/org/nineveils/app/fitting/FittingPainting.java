@@ -1,0 +1,176 @@
+package org.nineveils.app.fitting;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.kit.Fitting;
+import org.nineveils.kit.Worn;
+import org.nineveils.mask.Mask;
+import org.nineveils.mask.Paint;
+import org.nineveils.mask.Stroke;
+import org.nineveils.veil.Effect;
+import org.nineveils.veil.Following;
+import org.nineveils.veil.Veil;
+import org.springframework.stereotype.Service;
+
+/**
+ * What is brushed in a fitting: on a veil of a worn effect, or on the effect as a whole, which goes
+ * by the id {@link Worn#WHOLE}.
+ */
+@Service
+class FittingPainting {
+  private final FittingService fittings;
+  private final FittingPaintStore strokes;
+  private final Journal journal;
+
+  FittingPainting(FittingService fittings, FittingPaintStore strokes, Journal journal) {
+    this.fittings = fittings;
+    this.strokes = strokes;
+    this.journal = journal;
+  }
+
+  /**
+   * Something that is painted on: its mask in this fitting.
+   *
+   * @param name for the user
+   * @param veil id that its paint goes by: a veil that follows another has that one's
+   */
+  private record Target(String effect, String veil, String name, Mask mask) {}
+
+  private Target target(FittingRow row, Fitting fitting, String key, String veil) {
+    Worn worn =
+        fitting.worn().stream()
+            .filter(w -> w.effect().equals(key))
+            .findFirst()
+            .orElseThrow(
+                () -> new NotFound("The photo no longer wears this effect; nothing was painted."));
+    Effect effect = fittings.wardrobe(row).effects().apply(key);
+    if (effect == null) {
+      throw new NotFound("This effect is no longer here; nothing was painted.");
+    }
+    if (veil.equals(Worn.WHOLE)) {
+      String name = fittings.wardrobe(row).offers().get(key).name();
+      return new Target(key, veil, name, worn.whole());
+    }
+    List<Veil> veils = effect.veils().stream().map(v -> worn.changed(v, effect)).toList();
+    Veil of =
+        veils.stream()
+            .filter(v -> v.id().equals(veil))
+            .findFirst()
+            .orElseThrow(
+                () -> new NotFound("This veil is no longer in the effect; nothing was painted."));
+    String painted = of.mask().follows() ? of.mask().as() : veil;
+    return new Target(key, painted, of.name(), Following.mask(of, veils));
+  }
+
+  private Paint paint(long id, Target target) {
+    return strokes.rows().find(id, target.effect()).getOrDefault(target.veil(), Paint.NONE);
+  }
+
+  /** Adds a stroke. */
+  void add(long id, String key, String veil, Stroke stroke) {
+    Target target = target(id, key, veil);
+    String label = (stroke.reveal() ? "brush on, " : "brush off, ") + target.name();
+    edit(id, label, () -> strokes.rows().add(id, key, target.veil(), stroke));
+  }
+
+  private Target target(long id, String key, String veil) {
+    FittingRow row = fittings.get(id);
+    return target(row, fittings.unpainted(row), key, veil);
+  }
+
+  private void edit(long id, String label, Runnable change) {
+    edit(
+        id,
+        label,
+        () -> {
+          change.run();
+          return null;
+        });
+  }
+
+  private <T> T edit(long id, String label, Supplier<T> change) {
+    return journal.edit(FittingService.scope(id), label, change);
+  }
+
+  /** Does something to all the paint; see {@link Paint#all}. */
+  void all(long id, String key, String veil, String how) {
+    Target target = target(id, key, veil);
+    edit(
+        id,
+        how + " the paint of " + target.name(),
+        () -> {
+          Paint next = paint(id, target).all(how, !target.mask().startsHidden());
+          strokes.rows().put(id, key, target.veil(), next);
+        });
+  }
+
+  /**
+   * Lets a veil, or an effect as a whole, cover where another does, paint and all.
+   *
+   * @return the sentence that says so
+   */
+  String copy(long id, String[] from, String[] to) {
+    FittingRow row = fittings.get(id);
+    Fitting now = fittings.unpainted(row);
+    Target source = target(row, now, from[0], from[1]);
+    Target target = target(row, now, to[0], to[1]);
+    return edit(
+        id,
+        "mask of %s to %s".formatted(source.name(), target.name()),
+        () -> {
+          fittings.put(id, withMask(now, to[0], to[1], source.mask()));
+          strokes.rows().put(id, to[0], to[1], paint(id, source));
+          return "“%s” covers where “%s” does.".formatted(target.name(), source.name());
+        });
+  }
+
+  private static Fitting withMask(Fitting fitting, String key, String veil, Mask mask) {
+    List<Worn> out = new ArrayList<>();
+    for (Worn w : fitting.worn()) {
+      out.add(w.effect().equals(key) ? w.masked(veil, mask) : w);
+    }
+    return new Fitting(out);
+  }
+
+  /**
+   * Lays paint from a file on a worn effect, in the place of what was painted on the veils that it
+   * names.
+   *
+   * @return the sentence that says what happened
+   */
+  String load(long id, String key, Map<String, Paint> paint) {
+    FittingRow row = fittings.get(id);
+    Fitting now = fittings.unpainted(row);
+    Map<String, Paint> known = new LinkedHashMap<>();
+    for (Map.Entry<String, Paint> one : paint.entrySet()) {
+      try {
+        known.put(target(row, now, key, one.getKey()).veil(), one.getValue());
+      } catch (NotFound e) {
+        target(row, now, key, Worn.WHOLE); // the effect itself must be there
+      }
+    }
+    int left = paint.size() - known.size();
+    if (known.isEmpty()) {
+      throw new NotFound("The file has no paint for a veil of this effect; nothing was changed.");
+    }
+    String told = "Paint of %d %s laid on".formatted(known.size(), veils(known.size()));
+    return edit(
+        id,
+        "lay paint from a file",
+        () -> {
+          known.forEach((veil, p) -> strokes.rows().put(id, key, veil, p));
+          return left == 0
+              ? told + "."
+              : told + "; that of %d %s is not in this effect.".formatted(left, veils(left));
+        });
+  }
+
+  private static String veils(int n) {
+    return n == 1 ? "veil" : "veils";
+  }
+}

@@ -1,0 +1,64 @@
+// The rules of a mask as data: every function gives a new mask.
+
+/** A rule of a sort with every setting at its start. */
+export const newRule = (kind) => ({
+  kind: kind.id,
+  join: "and",
+  inverted: false,
+  settings: Object.fromEntries(kind.settings.map((s) => [s.key, s.start])),
+});
+
+/** A mask by rule that starts with one rule. */
+export const ruled = (kind) => ({ cover: "by-rule", rules: [newRule(kind)] });
+
+/** A mask without rules, of its own, whose edge is as it was. */
+export function coveringBy(mask, cover) {
+  const own = { ...mask, cover };
+  delete own.rules;
+  delete own.veil;
+  return own;
+}
+
+/** A rule as the first one, which nothing is before: to keep off something is to take all but that. */
+const asFirst = (rule) => (rule.join === "minus" ? { ...rule, join: "and", inverted: !rule.inverted } : rule);
+
+/** The mask with one more rule. Where it is brushed on, paint then counts by what the rules select. */
+export function withRule(mask, rule) {
+  const rules = mask.rules ?? [];
+  const more = [...rules, rules.length === 0 ? asFirst(rule) : rule];
+  return { ...mask, cover: mask.cover === "brush-on" ? mask.cover : "by-rule", rules: more };
+}
+
+/** The mask with some fields of a rule changed. */
+export const ruleChanged = (mask, index, fields) => ({
+  ...mask,
+  rules: mask.rules.map((rule, i) => (i === index ? { ...rule, ...fields } : rule)),
+});
+
+/** The mask without a rule; everywhere when none is left, unless it is brushed on. */
+export function withoutRule(mask, index) {
+  const [first, ...rest] = mask.rules.filter((_, i) => i !== index);
+  if (first) return { ...mask, rules: [asFirst(first), ...rest] };
+  return coveringBy(mask, mask.cover === "brush-on" ? mask.cover : "everywhere");
+}
+
+const settingsOf = ({ settings }) => JSON.stringify(Object.entries(settings).sort());
+
+/** Where a mask keeps off what a ready-made rule guards: index of its rule, −1 where it does not. */
+export function guardAt(mask, { rule }) {
+  return (mask.rules ?? []).findIndex((own, i) => {
+    const off = i === 0 ? own.join !== "minus" && own.inverted : own.join === "minus" && !own.inverted;
+    return off && own.kind === rule.kind && settingsOf(own) === settingsOf(rule);
+  });
+}
+
+const keepsOff = (rule, i) => (i === 0 ? rule.join !== "minus" && rule.inverted : rule.join === "minus");
+
+/** Whether a mask covers everything but what it is kept off: then a brush is there to hide. */
+export const coversMost = ({ cover, rules }) => cover === "everywhere" || (cover === "by-rule" && rules.every(keepsOff));
+
+/** The mask kept off what a ready-made rule guards, or no longer. */
+export function guarded(mask, guard) {
+  const at = guardAt(mask, guard);
+  return at < 0 ? withRule(mask, guard.rule) : withoutRule(mask, at);
+}
