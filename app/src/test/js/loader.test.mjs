@@ -29,6 +29,22 @@ test("of all that is wanted while a picture is on its way only the newest is ask
   assert.deepEqual(answers, ["three"]);
 });
 
+test("a picture whose place a newer one takes is given up and never shown", async () => {
+  const signals = [];
+  const shown = [];
+  const load = (signal) => new Promise((done, failed) => {
+    signals.push(signal);
+    if (signals.length > 1) return done("new");
+    signal.addEventListener("abort", () => failed(fault(0)));
+  });
+  const faults = [];
+  const loader = new Loader(load, (p) => shown.push(p), ({ fault: f }) => f && faults.push(f));
+  const all = loader.ask();
+  loader.ask(true);
+  await all;
+  assert.deepEqual([shown, faults, signals[0].aborted, loader.behind], [["new"], [], true, false]);
+});
+
 test("a picture that cannot be had is older than what is wanted, is asked for again, and that is told once", async () => {
   mock.timers.enable({ apis: ["setTimeout"] });
   const { loader, shown, faults } = opened(["old", fault(0), fault(503), "new"]);

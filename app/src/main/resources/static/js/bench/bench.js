@@ -13,16 +13,18 @@ import { Handles } from "../stage/handles.js";
 import { hiddenHint } from "../stage/hint.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
+import { readyBeside } from "../photos/ready.js";
 import { clipped, drawHistogram } from "../readings/histogram.js";
 import { showSpot } from "../readings/spot.js";
 import { Trace } from "../readings/trace.js";
 import { room } from "../web/room.js";
 import { beside } from "./beside.js";
-import { changed, changedBy, cloths, counted, dropped, placedAt, underBrush } from "./effect.js";
+import { changed, changedBy, cloths, counted, dropped, placedAt } from "./effect.js";
 import { handlesOf } from "./handles.js";
 import { hanging } from "./hanging.js";
 import { benchKeys } from "./keys.js";
-import { looked, wayWords } from "./looking.js";
+import { wayWords } from "./looking.js";
+import { begun, brushed as brushedNow, fitted, opened, peekedAt, request as requested, seen, veilOf as veilIn } from "./page-state.js";
 import { Painting } from "./painting.js";
 import { veilPanel } from "./panel.js";
 import { Selection } from "./selection.js";
@@ -39,14 +41,12 @@ const kinds = new Map(state.kinds.map((k) => [k.id, k]));
 const wall = new Wall(find("photos"), state.photo, { chosen: choosePhoto });
 
 let effect = state.effect; // as it is shown: what the store holds
-let openId = null;
-let panel = null;
-let way = "all"; // what of the effect is seen
-let peeked = null; // an effect that is looked at and not taken
+let page = begun(); // what the page shows beside it
+let panel = null; // of the open veil
 let plainTones = null;
 
-const veilOf = (id) => effect.veils.find((v) => v.id === id);
-const brushed = () => underBrush(effect, veilOf(openId)); // what the brush paints: another where the open veil follows
+const veilOf = (id) => veilIn(effect, id);
+const brushed = () => brushedNow(page, effect);
 
 const store = new Store(
   state,
@@ -66,7 +66,7 @@ const stage = new Stage(
     address: `${api}/render`,
     photo: () => wall.photo,
     body: () => (painting?.storing ? null : request()),
-    maskBody: () => (openId && !painting.storing ? { ...request(), effect, mask: openId } : null),
+    maskBody: () => (page.openId && !painting.storing ? { ...request(), effect, mask: page.openId } : null),
   },
   {
     finished(shot) {
@@ -78,6 +78,7 @@ const stage = new Stage(
       plainTones = shot.head;
       panel?.tones(plainTones);
     },
+    photo: () => readyBeside(wall.photos, wall.photo, stage.longSide),
     spot: (point) => showSpot(find("spot"), find("spot-figures"), point && stage.readAt(point.x, point.y)),
   },
 );
@@ -97,25 +98,21 @@ const trace = new Trace(
   { flash: (step) => peek(step && changed(effect, step.veil, { lifted: true }), step && `Without “${step.name}”`) },
 );
 
-function request() {
-  const body = { photo: wall.photo.id, ...(peeked ? { effect: peeked } : looked(effect, openId, way)) };
-  return painting.shown ? { ...body, stroke: painting.shown.stroke, veil: painting.shown.veil } : body;
-}
+const request = () => requested(page, effect, wall.photo.id, painting.shown);
 
 /** Shows an effect on the stage without taking it; null for the one that is there. */
 function peek(other, words = "") {
-  if (!other && !peeked) return;
-  peeked = other;
+  if (!other && !page.peeked) return;
+  page = peekedAt(page, other);
   hint(words);
-  stage.refresh();
+  stage.another();
 }
 
 /** Changes the effect by a function of it; stores that where a label says what was done. */
 function take(fn, label) {
   const stored = label ? store.change(fn, label) : store.hold(fn);
   effect = store.doc;
-  peeked = null;
-  if (!veilOf(openId)) openId = panel = null;
+  page = peekedAt(page, null);
   if (label) show();
   else showSoon();
   stage.refresh(!label);
@@ -128,7 +125,6 @@ function took(answer, differs) {
   const painted = painting.take(answer);
   effect = store.doc;
   if (!differs && !painted) return; // what is being typed stays
-  if (!veilOf(openId)) openId = panel = null;
   show();
   redraw();
 }
@@ -144,7 +140,7 @@ const selection = new Selection(find("selection"), { effect: () => effect, take,
 const rail = new Rail(find("veils"), {
   pick(id) {
     selection.clear();
-    open(openId === id ? null : id);
+    open(page.openId === id ? null : id);
   },
   select: (id, range) => selection.toggle(id, range),
   hem(id, opacity, rests) {
@@ -159,7 +155,7 @@ const { button: hang, chooser } = hanging(find("kinds"), state, kinds, {
   address: `${api}/render`,
   photo: () => wall.photo,
   effect: () => effect,
-  openId: () => openId,
+  openId: () => page.openId,
   peek,
   take,
   open,
@@ -167,10 +163,9 @@ const { button: hang, chooser } = hanging(find("kinds"), state, kinds, {
 find("veils").append(hang);
 
 function open(id) {
-  const side = id === openId && panel ? panel.side : "Settings";
-  openId = id;
+  const side = id === page.openId && panel ? panel.side : "Settings";
+  page = opened(page, id);
   panel = null;
-  way = "all";
   const veil = id && veilOf(id);
   if (veil) {
     panel = veilPanel(id, side, state, kinds.get(veil.kind), {
@@ -193,16 +188,16 @@ function open(id) {
   stage.refresh();
 }
 
-/** Another way to look; the same one again shows all. */
-function see(next) {
-  if (!openId) return;
-  way = next === way ? "all" : next;
+/** Another way to look at the open veil. */
+function see(way) {
+  page = seen(page, way);
   show();
   stage.refresh();
 }
 
 function showHandles() {
-  handles.show(panel ? handlesOf(veilOf(openId), kinds.get(veilOf(openId).kind), state.masks.kinds, panel.side, (of, what) => takeOf(openId, of, what)) : []);
+  const veil = panel && veilOf(page.openId);
+  handles.show(veil ? handlesOf(veil, kinds.get(veil.kind), state.masks.kinds, panel.side, (of, what) => takeOf(veil.id, of, what)) : []);
 }
 
 const takeOf = (id, of, what) => take((e) => changedBy(e, id, of), what && `${what} of ${veilOf(id).name}`);
@@ -220,16 +215,17 @@ async function drop(id) {
 
 const showSoon = inNextFrame(show);
 function show() {
+  page = fitted(page, effect);
+  const { openId, way } = page;
+  if (!openId) panel = null;
   rail.show(cloths(effect, kinds, (id) => selection.has(id)), openId);
   column.show(panel?.element ?? null);
-  const veil = veilOf(openId);
   const under = brushed();
   const painted = painting.has(under?.id);
-  panel?.show(veil, { painted, way, dials: effect.dials.filter((d) => d.veil === openId) });
+  panel?.show(veilOf(openId), { painted, way, dials: effect.dials.filter((d) => d.veil === openId) });
   showHandles();
-  const masked = veil !== undefined && under.mask.cover !== "everywhere";
   painting.armFor(under);
-  stage.maskButton(masked || painted);
+  stage.maskButton(painted || (under !== undefined && under.mask.cover !== "everywhere"));
   hint();
   find("rail-count").textContent = counted(effect);
   hang.hidden = effect.veils.length >= state.maxVeils;
@@ -239,10 +235,9 @@ function show() {
 
 /** The words over the picture: what is peeked at, how it is looked at, or what to do first. */
 function hint(words) {
-  const veil = veilOf(openId);
   const under = brushed();
   const hidden = under && painting.brush.armed && !painting.has(under.id) && under.mask.cover === "brush-on";
-  stage.label(words || wayWords(way, veil) || (hidden && !peeked ? hiddenHint(veil) : ""));
+  stage.label(words || wayWords(page.way, veilOf(page.openId)) || (hidden && !page.peeked ? hiddenHint(under) : ""));
 }
 
 async function undo(redo, edit) {
@@ -250,7 +245,7 @@ async function undo(redo, edit) {
   const answer = await takeBackIn(store, send, `${api}/undo?photo=${photo}`, { redo, ...(edit && { edit }) });
   if (!answer) return;
   say(answer.said);
-  open(veilOf(openId) ? openId : null); // its editors begin anew with what came back
+  open(veilOf(page.openId) ? page.openId : null); // its editors begin anew with what came back
 }
 
 async function choosePhoto(next) {
@@ -259,6 +254,7 @@ async function choosePhoto(next) {
   history.replaceState(null, "", `/bench/${state.id}?photo=${next.id}`);
   wall.showLinks();
   painting.forget();
+  stage.another();
   const answer = await store.ask(() => send("GET", `${api}?photo=${next.id}`));
   if (!answer || wall.photo !== next) return;
   stage.refresh();
@@ -284,13 +280,13 @@ listen(
     column,
     see,
     undo,
-    pick: (place) => effect.veils[place] && (open(effect.veils[place].id), rail.focus(openId)),
-    openId: () => openId,
-    lift: () => lift(openId),
-    drop: () => drop(openId),
+    pick: (place) => effect.veils[place] && (open(effect.veils[place].id), rail.focus(page.openId)),
+    openId: () => page.openId,
+    lift: () => lift(page.openId),
+    drop: () => drop(page.openId),
     close: () => open(null),
     neighbour: (step) => wall.neighbour(step),
-    seeAgain: () => way === "without" && see("all"),
+    seeAgain: () => page.way === "without" && see("all"),
   }),
 );
 

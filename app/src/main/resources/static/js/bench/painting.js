@@ -74,7 +74,6 @@ export class Painting {
   /** Another photo comes: what is painted on it is not known yet. */
   forget() {
     this.painted = {};
-    this.now.shown();
   }
 
   async #store(next) {

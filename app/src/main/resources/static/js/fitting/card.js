@@ -12,8 +12,7 @@ export class Card {
   /**
    * @param find gives the element of a name within the card
    * @param kinds descriptors by id of kind
-   * @param on { opacity(share, rests), veil(veil, fields, rests), dial(dial, value, rests), brush(id of a
-   *   veil, or null) }
+   * @param on { opacity(share, rests), veil(veil, fields, rests), dial(dial, value, rests), brush(id) }
    */
   constructor(find, kinds, on) {
     Object.assign(this, { find, kinds, on });
@@ -77,7 +76,7 @@ export class Card {
     name.textContent = veil.name + words;
     const buttons = document.createElement("span");
     if (!lifted) {
-      const brush = quietButton("Brush", () => this.on.brush(open ? null : veil.id));
+      const brush = quietButton("Brush", () => this.on.brush(veil.id));
       brush.setAttribute("aria-pressed", String(open));
       brush.setAttribute("aria-label", `Brush ${veil.name}`);
       buttons.append(brush);

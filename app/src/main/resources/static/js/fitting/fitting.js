@@ -11,6 +11,7 @@ import { Store } from "../web/store.js";
 import { say } from "../web/say.js";
 import { hiddenHint } from "../stage/hint.js";
 import { Stage } from "../stage/stage.js";
+import { readyBeside } from "../photos/ready.js";
 import { Rail } from "../rail/rail.js";
 import { Trace } from "../readings/trace.js";
 import { asking } from "./asking.js";
@@ -18,40 +19,41 @@ import { batch } from "./batch.js";
 import { Bundle } from "./bundle.js";
 import { Card } from "./card.js";
 import { keeping } from "./keep.js";
+import { edits } from "./edits.js";
 import { fittingKeys } from "./keys.js";
 import { Offers } from "./offers.js";
+import { offeredOn, onPage } from "./on-page.js";
+import { begun, brushed as brushedNow, brushedWith, fitted, opened, peekedAt, picked, request as requested, tried, words } from "./page-state.js";
 import { Painting } from "./painting.js";
 import { Photos } from "./photos.js";
 import { Pins } from "./pins.js";
 import { coversMost } from "../mask/rules.js";
 import { PaintPanel } from "./paint-panel.js";
-import { brushTarget, changed, counted, dialled, masked, others, railItem, veilChanged, WHOLE } from "./wearing.js";
+import { counted, others, railItem, veilChanged, WHOLE, wornOf } from "./wearing.js";
 
 const root = document.querySelector("main[data-fitting]");
 const find = (name) => document.querySelector(`[data-${name}]`);
 const state = JSON.parse(root.dataset.state);
 const base = root.dataset.base;
 const around = room(root, "fitting");
-const api = `/api/fittings/${state.id}`;
+const api = { toString: () => `/api/fittings/${state.id}` }; // another photo has a fitting of its own
 const names = new Map(state.names);
 const pieces = new Map(state.pieces.map((p) => [p.key, p])); // those that are worn, or were
 const kinds = new Map(state.kinds.map((k) => [k.id, k]));
-const photos = new Photos(root.querySelector("[data-photos]"), state, base, () => painting.brush.finish());
-const { photo } = photos;
+const photos = new Photos(root.querySelector("[data-photos]"), state, {
+  leaving: () => painting.brush.finish(),
+  settled: () => store.settled(),
+  shown: turnTo,
+});
 
 let fitting = state.fitting; // as it is shown: what the store holds
-let openKey = fitting.worn.at(-1)?.effect ?? null;
-let chosen; // what the brush was taken to: id of a veil or of the whole, null to nothing; undefined to what waits for it
-let brushed = null; // what it paints then
-let trying = null; // key of an effect that is looked at
-let peeked = null; // what is looked at and not taken: { body, words }
-let unfolded = false; // the open effect shows its veils on the rail
+let page = begun(fitting); // what the page shows beside it
 let pins = null;
 
 const store = new Store(
   state,
   "fitting",
-  { put: (...save) => send("PUT", api, ...save), get: () => send("GET", api), gesture },
+  { put: (...save) => send("PUT", api, ...save), get: stored, gesture },
   savedLine(took, () => store.retry(), redraw),
 );
 watch(store);
@@ -59,24 +61,34 @@ const stage = new Stage(
   root.querySelector("[data-stage]"),
   root.querySelector("[data-looks]"),
   {
-    address: `${api}/render`,
-    photo: () => photo,
+    get address() {
+      return `${api}/render`;
+    },
+    photo: () => photos.photo,
     body: () => (painting?.storing ? null : request()),
-    maskBody: () => (brushed && !painting.storing ? { ...request(), fitting, mask: brushed.id, maskOn: openKey } : null),
+    maskBody: () => (brushed() && !painting.storing ? { ...request(), fitting, mask: brushed().id, maskOn: page.openKey } : null),
     pins: () => pins?.compared(painting?.storing ? null : request()) ?? [],
   },
-  { finished: () => !painting.stroke && stage.paintUnderHand(null) },
+  {
+    finished: () => !painting.stroke && stage.paintUnderHand(null),
+    photo() {
+      offeredOn(photos.photo);
+      readyBeside(photos.all, photos.photo, stage.longSide);
+    },
+  },
 );
 pins = new Pins(find("pins"), api, state.pins, {
   store,
-  address: `${api}/render`,
+  get address() {
+    return `${api}/render`;
+  },
   peek: (id, words) => peek(id && { pin: id }, words),
   back: (answer, name) => say(`The photo wears “${name}” again.`, { action: () => undo(false, answer.undo.edit) }),
   changed: () => stage.pinsChanged(),
 });
 const painting = new Painting(stage, store, api, state.painted, {
-  key: () => openKey,
-  brushed: () => brushed,
+  key: () => page.openKey,
+  brushed: () => brushed(),
   shown() {
     show();
     stage.refresh();
@@ -88,7 +100,9 @@ const trace = new Trace(
   find("trace"),
   stage,
   {
-    address: `${api}/trace`,
+    get address() {
+      return `${api}/trace`;
+    },
     body: () => ({ fitting }),
     named: ({ bundle }) => wornPieces()[bundle]?.name ?? "",
   },
@@ -105,17 +119,18 @@ function without(step) {
 
 /** Shows something else on the stage without taking it; null for what is there. */
 function peek(body, words = "") {
-  if (!body && !peeked) return;
-  peeked = body && { body, words };
-  hint();
-  stage.refresh();
+  if (body || page.peeked) look(peekedAt(page, body, words));
 }
 
-function request() {
-  if (trying) return { try: trying };
-  if (peeked) return peeked.body;
-  return { fitting, ...painting?.request };
+/** Another state of the page in which something else is looked at. */
+function look(next) {
+  page = next;
+  hint();
+  stage.another();
 }
+
+const request = () => requested(page, fitting, painting?.request);
+const brushed = () => brushedNow(page, fitting, pieces);
 
 /** Changes the fitting by a function of it; stores that where a label says what was done. */
 function take(fn, label) {
@@ -135,9 +150,28 @@ function took(answer, differs) {
   fitting = store.doc;
   pins.take(answer.pins);
   if (!differs && !painted) return; // what is being typed stays
+  page = peekedAt(page, null);
   show();
-  peeked = null;
   redraw();
+}
+
+/** The fitting as it is stored, if no other one is shown meanwhile. */
+async function stored() {
+  const { id } = state;
+  const answer = await send("GET", api);
+  if (id !== state.id) throw new Error("another photo is shown");
+  return answer;
+}
+
+/** Goes on with the fitting of another photo. */
+function turnTo(next) {
+  Object.assign(state, { id: next.id, photo: next.photo });
+  page = begun(next.fitting, page.openKey);
+  store.turnTo(next);
+  onPage(photos.photo, `${base}${state.id}`);
+  show();
+  stage.another();
+  trace.changed();
 }
 
 /** Asks anew for the picture and for what is told of it. */
@@ -146,6 +180,7 @@ function redraw() {
   trace.changed();
 }
 
+const edit = edits(take, { key: () => page.openKey, worn: () => wornOf(fitting, page.openKey), piece: () => pieces.get(page.openKey), brushed }, names);
 const { ask, undo } = asking(store, api, find("opposites"), {
   undone: () => stage.refresh(), // paint may have changed where nothing else did
 });
@@ -156,113 +191,81 @@ const offers = new Offers(root.querySelector(".offers"), {
   isWorn,
   try: tryOn,
   async toggle(key) {
-    trying = null;
-    if (isWorn(key)) {
-      if (openKey !== key) return open(key);
-      return ask("take-off", { effect: key });
-    }
-    openKey = key;
-    chosen = undefined;
+    await photos.there; // a click on the way to another photo is for that one
+    page = tried(page, null);
+    if (isWorn(key)) return page.openKey === key ? ask("take-off", { effect: key }) : open(key);
+    page = opened(page, key);
     return ask("wear", { effect: key });
   },
   wearAll: (section, lifted) => ask("wear-all", { section, lifted }),
 });
 
 function open(key) {
-  openKey = key;
-  chosen = undefined;
+  page = opened(page, key);
   show();
 }
 
 const rail = new Rail(find("veils"), {
   pick(key) {
-    unfolded = key === openKey && !unfolded;
-    open(key);
-  },
-  hem(key, opacity, rests) {
-    openKey = key;
-    setOpacity(opacity, rests);
-  },
-});
-
-function setOpacity(opacity, rests) {
-  const key = openKey;
-  take((f) => changed(f, key, { opacity }), rests && `opacity of ${names.get(key)}`);
-}
-
-const onVeils = {
-  veil(veil, fields, rests) {
-    const what = "lifted" in fields ? (fields.lifted ? "lift" : "let down") : "opacity of";
-    const key = openKey;
-    take((f) => veilChanged(f, key, veil, fields), rests && `${what} ${veil.name}`);
-  },
-  brush(id) {
-    chosen = id;
+    page = picked(page, key);
     show();
   },
-};
-const bundle = new Bundle(onVeils);
-const card = new Card(find, kinds, {
-  ...onVeils,
-  opacity: setOpacity,
-  dial(dial, value, rests) {
-    const piece = pieces.get(openKey);
-    take((f) => dialled(f, piece, dial, value), rests && `dial “${dial.label}”`);
+  hem(key, opacity, rests) {
+    if (key !== page.openKey) page = opened(page, key);
+    edit.opacity(opacity, rests);
   },
 });
 
+function takeBrush(of) {
+  page = brushedWith(page, of, brushed());
+  show();
+}
+
+const bundle = new Bundle({ veil: edit.veil, brush: takeBrush });
+const card = new Card(find, kinds, { ...edit, brush: takeBrush });
 const panel = new PaintPanel(find("paint"), state, {
   all: (how) => painting.all(how),
-  mask(mask, label) {
-    const { of, name } = brushed;
-    take((f) => masked(f, openKey, of, mask), label && `${label}, ${name}`);
-  },
-  others: () => others(fitting, wornPieces(), openKey, brushed.of),
-  copy: (fromEffect, from) => ask("copy-mask", { fromEffect, from, effect: openKey, veil: brushed.of }),
-  load: (paint) => ask("load-paint", { effect: openKey, paint }),
+  mask: edit.mask,
+  others: () => others(fitting, wornPieces(), page.openKey, brushed().of),
+  copy: (fromEffect, from) => ask("copy-mask", { fromEffect, from, effect: page.openKey, veil: brushed().of }),
+  load: (paint) => ask("load-paint", { effect: page.openKey, paint }),
 });
 
 const showSoon = inNextFrame(show);
 
 function show() {
-  if (!isWorn(openKey)) {
-    openKey = fitting.worn.at(-1)?.effect ?? null;
-    unfolded = false;
-  }
-  const piece = pieces.get(openKey);
-  brushed = brushTarget(fitting, piece, chosen);
+  page = fitted(page, fitting, pieces);
+  const piece = pieces.get(page.openKey);
+  const under = brushed();
   const items = fitting.worn.filter((w) => pieces.has(w.effect)).map((w) => railItem(w, pieces.get(w.effect)));
-  unfolded &&= Boolean(piece);
-  rail.show(items, openKey, unfolded ? bundle.element : null);
-  if (unfolded) {
-    bundle.show(piece, fitting, brushed);
+  rail.show(items, page.openKey, page.unfolded ? bundle.element : null);
+  if (page.unfolded) {
+    bundle.show(piece, fitting, under);
     find("veils").style.setProperty("--open-width", `${bundle.width}px`);
   }
   offers.show();
   find("rail-count").textContent = counted(items);
   for (const name of ["keep-open", "batch-open"]) if (find(name)) find(name).disabled = items.length === 0;
-  card.show(piece, fitting, brushed);
-  brush.arm(brushed !== null, !brushed || !coversMost(brushed.mask));
-  stage.maskButton(brushed !== null);
-  panel.show(brushed, { painted: painting.strokes > 0, paper: `${base}${state.id}/paint?effect=${encodeURIComponent(openKey)}` });
+  card.show(piece, fitting, under);
+  brush.arm(under !== null, !under || !coversMost(under.mask));
+  stage.maskButton(under !== null);
+  panel.show(under, { painted: painting.strokes > 0, paper: `${base}${state.id}/paint?effect=${encodeURIComponent(page.openKey)}` });
   hint();
 }
 
 /** The words over the picture. */
 function hint() {
-  const waits = brushed && painting.strokes === 0 && brushed.mask.cover === "brush-on";
-  stage.label(trying ? names.get(trying) : peeked ? peeked.words : waits ? hiddenHint(brushed) : "");
+  const under = brushed();
+  const waits = under && painting.strokes === 0 && under.mask.cover === "brush-on";
+  stage.label(words(page, names, waits ? hiddenHint(under) : ""));
 }
 
 function tryOn(key) {
-  if (key === trying) return;
-  trying = key;
-  hint();
-  stage.refresh();
+  if (key !== page.trying) look(tried(page, key));
 }
 
-find("take-off").addEventListener("click", () => ask("take-off", { effect: openKey }));
-find("brush-whole").addEventListener("click", () => onVeils.brush(brushed?.of === WHOLE ? null : WHOLE));
+find("take-off").addEventListener("click", () => ask("take-off", { effect: page.openKey }));
+find("brush-whole").addEventListener("click", () => takeBrush(WHOLE));
 find("keep-open")?.addEventListener("click", keeping(find("keep"), api, { fitting: () => fitting, painted: () => painting.counts, pieces, settled: () => store.settled() }));
 find("batch-open").addEventListener("click", batch(find("batch"), api, () => photos.others, () => store.settled()));
 listenUndo(undo);
@@ -275,21 +278,15 @@ listen(
     around,
     neighbour: (step) => photos.neighbour(step),
     undo,
-    masked: () => brushed !== null,
+    masked: () => brushed() !== null,
     pick: (place) => fitting.worn[place] && open(fitting.worn[place].effect),
-    lift: liftOpen,
-    takeOff: () => openKey && ask("take-off", { effect: openKey }),
+    lift: edit.lift,
+    takeOff: () => page.openKey && ask("take-off", { effect: page.openKey }),
     pin: () => pins.add(),
     trace: () => trace.pick(),
     search: () => find("find").focus(),
   }),
 );
-
-function liftOpen() {
-  const worn = fitting.worn.find((w) => w.effect === openKey);
-  const key = openKey;
-  if (worn) take((f) => changed(f, key, { lifted: !worn.lifted }), `${worn.lifted ? "let down" : "lift"} ${names.get(key)}`);
-}
 
 stage.pinsChanged();
 showUndo(state.undo);

@@ -1,23 +1,31 @@
-// The photos that a fitting can go on with; each has a fitting of its own, with a page of its own.
+// The photos that a fitting can go on with; each has a fitting of its own, which is shown in the place of
+// the one before.
 import { filled } from "../photos/strip.js";
-import { leaveTo } from "../web/leaving.js";
+import { send } from "../web/http.js";
+import { sayFault } from "../web/say.js";
 
 export class Photos {
+  /** When the fitting of the photo that was chosen last is shown. */
+  there = Promise.resolve();
+
   /**
    * @param strip element that takes a button a photo
    * @param state { photo: id of the one that is shown, wardrobe }
-   * @param base address of fittings
-   * @param leaving called before another photo comes
+   * @param on { leaving(): before another photo comes, settled(): promise of all being stored, shown(state)
+   *   of the fitting of another photo }
    */
-  constructor(strip, state, base, leaving) {
-    Object.assign(this, { state, base, leaving });
+  constructor(strip, state, on) {
+    Object.assign(this, { state, on });
     this.all = filled(strip);
     this.photo = this.all.find((p) => p.id === state.photo);
-    for (const photo of this.all) {
-      photo.button.setAttribute("aria-current", String(photo === this.photo));
-      photo.button.addEventListener("click", () => this.#goTo(photo));
-    }
-    this.photo.button.scrollIntoView({ block: "nearest", inline: "nearest" });
+    this.wanted = this.photo;
+    for (const photo of this.all) photo.button.addEventListener("click", () => this.#goTo(photo));
+    this.#mark();
+  }
+
+  #mark() {
+    for (const photo of this.all) photo.button.setAttribute("aria-current", String(photo === this.wanted));
+    this.wanted.button.scrollIntoView({ block: "nearest", inline: "nearest" });
   }
 
   /** Those that are not shown: [[id, name] …]. */
@@ -27,11 +35,30 @@ export class Photos {
 
   neighbour(step) {
     const { all } = this;
-    this.#goTo(all[(all.indexOf(this.photo) + step + all.length) % all.length]);
+    this.#goTo(all[(all.indexOf(this.wanted) + step + all.length) % all.length]);
   }
 
-  #goTo({ id }) {
-    this.leaving();
-    leaveTo(`${this.base}of?wardrobe=${encodeURIComponent(this.state.wardrobe)}&photo=${id}`);
+  #goTo(photo) {
+    if (photo === this.wanted) return;
+    this.wanted = photo;
+    this.#mark();
+    this.on.leaving();
+    this.there = this.#show(photo);
+  }
+
+  /** The fitting before is stored first; of several photos that are chosen quickly the last one is shown. */
+  async #show(photo) {
+    const address = `/api/fittings/of?wardrobe=${encodeURIComponent(this.state.wardrobe)}&photo=${photo.id}`;
+    try {
+      const [state] = await Promise.all([send("GET", address), this.on.settled()]);
+      if (this.wanted !== photo) return this.there;
+      this.photo = photo;
+      this.on.shown(state);
+    } catch (fault) {
+      if (this.wanted !== photo) return this.there;
+      this.wanted = this.photo;
+      this.#mark();
+      sayFault(fault);
+    }
   }
 }

@@ -3,7 +3,8 @@
 /** Key of the paint by which an effect as a whole is brushed on. */
 export const WHOLE = "*";
 
-const wornOf = (fitting, key) => fitting.worn.find((w) => w.effect === key);
+/** A worn effect by its key. */
+export const wornOf = (fitting, key) => fitting.worn.find((w) => w.effect === key);
 
 /** The fitting with some fields of a worn effect changed. */
 export function changed(fitting, key, fields) {

@@ -1,5 +1,6 @@
-// Asks for one picture at a time; what was wanted meanwhile is asked for next, and only the newest.
-// A picture that cannot be had now is asked for again until it is there.
+// Asks for one picture at a time; what was wanted meanwhile is asked for next, and only the newest. What
+// is on its way is let be, so that something is seen while the hand moves, unless the newer one takes its
+// place. A picture that cannot be had now is asked for again until it is there.
 
 const RETRY_MS = [1000, 2000, 4000, 8000];
 /** No answer, too busy: it can be had later. */
@@ -13,9 +14,10 @@ export class Loader {
   #again = false;
   #tries = 0;
   #timer = 0;
+  #onTheWay = null;
 
   /**
-   * @param load gives a promise of a picture, or null where there is nothing to ask for
+   * @param load (signal) gives a promise of a picture, or null where there is nothing to ask for
    * @param show is handed each picture in the order of asking
    * @param on told { busy } and { fault }; a fault that goes on is told once
    */
@@ -25,9 +27,11 @@ export class Loader {
     this.on = on;
   }
 
-  async ask() {
+  /** @param instead whether what is on its way is no longer wanted */
+  async ask(instead = false) {
     if (this.#busy) {
       this.#again = true;
+      if (instead) this.#onTheWay.abort();
       return;
     }
     clearTimeout(this.#timer);
@@ -35,10 +39,12 @@ export class Loader {
     this.on({ busy: true });
     do {
       this.#again = false;
+      const { signal } = (this.#onTheWay = new AbortController());
       try {
-        this.#take(await this.load());
+        const picture = await this.load(signal);
+        if (!signal.aborted) this.#take(picture);
       } catch (fault) {
-        this.#failed(fault);
+        if (!signal.aborted) this.#failed(fault);
       }
     } while (this.#again);
     this.#busy = false;

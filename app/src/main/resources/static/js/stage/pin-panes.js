@@ -57,7 +57,7 @@ export class PinPanes {
     element.append(canvas, tag);
     const pane = new Pane(element);
     pane.loader = new Loader(
-      () => this.stage.fetchFor(pane, this.#shown()[index]?.body, `pin-${index}`),
+      (signal) => this.stage.asking.fetchFor(pane, this.#shown()[index]?.body, `pin-${index}`, signal),
       (shot) => {
         pane.shot = shot;
         this.#draw(pane);

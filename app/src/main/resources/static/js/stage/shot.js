@@ -37,7 +37,7 @@ export class Shot {
     const exact = Math.abs(sx - 1) < 0.002;
     const left = Math.round(at.x) + Math.round(x * sx);
     const top = Math.round(at.y) + Math.round(y * sy);
-    context.imageSmoothingEnabled = !exact && sx < 2;
+    context.imageSmoothingEnabled = !exact && (sx < 2 || this.view.endsWith(".first"));
     const w = exact ? width : width * sx;
     const h = exact ? height : height * sy;
     context.drawImage(this.canvas, left, top, w, h);

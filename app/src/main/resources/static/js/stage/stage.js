@@ -1,41 +1,33 @@
 // The stage: a photo, plain and finished, on neutral grey. Looks, zoom and position stay when the
 // photo, the effect or the page changes.
-import { fetchBytes } from "../web/http.js";
-import { newName } from "../web/names.js";
 import { sayFault } from "../web/say.js";
+import { Asking } from "./asking.js";
 import { keepLook, keptLook } from "./kept-look.js";
 import { lookButtons } from "./look-buttons.js";
-import { Loader } from "./loader.js";
 import { MaskLook } from "./mask-look.js";
-import { coarseness } from "./pace.js";
 import { fresh, Pane } from "./pane.js";
 import { PinPanes } from "./pin-panes.js";
 import { listenWheel } from "./pointing.js";
-import { Shot } from "./shot.js";
 import { Tag } from "./tag.js";
 import { isFull, panned, placed, scaleOf, toPhoto, zoomed } from "./view.js";
 import { drawWeave } from "./weave.js";
 import { Wiper } from "./wiper.js";
 
 const RESIZE_SETTLES_MS = 80;
-const RESTS_MS = 350;
 
 export class Stage {
   #mode = "one"; // side, wiper, pins
-  #plainKey = "";
   #holding = false;
   #stroke = null;
   #overlays = [];
-  #moving = false;
-  #share = 1; // of the long side, for pictures while the hand moves
-  #pace = 0; // milliseconds that the last picture at full fineness took
 
   /**
    * @param root element of the stage
    * @param looks element with the buttons for looking
    * @param source { address, photo(): { id, width, height }, body(): what to render, or null to
    *   wait, maskBody(): what to hatch, or null, pins?(): what to compare }
-   * @param on { finished(shot), plain(shot), spot(point | null) }
+   * @param on { finished(shot), plain(shot), spot(point | null), photo(): the exact picture of another
+   *   photo is there }
    */
   constructor(root, looks, source, on = {}) {
     this.root = root;
@@ -47,13 +39,16 @@ export class Stage {
     this.pane = this.finished.element;
     this.tag = new Tag(root.querySelector("[data-tag]"));
     this.weave = root.querySelector("[data-weave]");
-    this.name = newName();
-    const told = this.told;
-    this.loader = new Loader(() => this.#load(), (shot) => this.#show(shot), told);
-    this.plainLoader = new Loader(() => this.#loadPlain(), (shot) => this.#showPlain(shot), told);
-    this.maskLoader = new Loader(() => this.#fetch(this.finished, this.source.maskBody(), "mask"), (shot) => this.#drawWeave((this.masked.shot = shot)), told);
-    this.masked = new MaskLook(this.buttons, { ask: () => this.maskLoader.ask(), draw: () => this.#drawWeave() });
-    this.loaders = [this.loader, this.plainLoader, this.maskLoader];
+    this.asking = new Asking(this, {
+      finished: (shot) => this.#show(shot),
+      plain: (shot) => this.#showPlain(shot),
+      mask: (shot) => this.#drawWeave((this.masked.shot = shot)),
+      photo: () => on.photo?.(),
+      told: this.told,
+      masked: () => this.masked.shown,
+      also: () => this.#mode === "pins" && this.pins.refresh(),
+    });
+    this.masked = new MaskLook(this.buttons, { ask: () => this.asking.mask.ask(), draw: () => this.#drawWeave() });
     this.pins = new PinPanes(this, root.querySelector(".panes-pins"), source.pins ?? (() => []));
     this.wiper = new Wiper(this.pane, () => this.view && this.#drawAll());
     const kept = keptLook();
@@ -63,17 +58,11 @@ export class Stage {
     this.#setView(kept.view);
   }
 
-  /** Asks for what the source gives now; while the hand moves, a slow picture comes coarser first. */
-  refresh(moving = false) {
-    if (moving && !this.#moving) this.#share = coarseness(this.#pace);
-    this.#moving = moving;
-    clearTimeout(this.resting);
-    if (moving) this.resting = setTimeout(() => this.refresh(), RESTS_MS);
-    this.loader.ask();
-    if (this.#plainKey !== this.#wantedKey()) this.plainLoader.ask();
-    if (this.masked.shown) this.maskLoader.ask();
-    if (this.#mode === "pins") this.pins.refresh();
-  }
+  /** Asks for what the source gives now. @param moving while the hand moves */
+  refresh = (moving) => this.asking.refresh(moving);
+
+  /** The same where something else is looked at: what is on its way is given up. */
+  another = () => this.asking.another();
 
   /** A hint over the picture; empty for none. */
   label(text) {
@@ -185,7 +174,7 @@ export class Stage {
 
   #look(view) {
     this.#setView(view);
-    this.refresh();
+    this.another();
   }
 
   #setView(view) {
@@ -195,51 +184,13 @@ export class Stage {
     this.#drawAll();
   }
 
-  #wantedKey() {
-    return JSON.stringify([this.source.photo().id, this.finished.wanted(this.view, this.source.photo())]);
-  }
-
   told = ({ fault }) => {
     if (fault) sayFault(fault);
-    this.root.classList.toggle("is-busy", this.loaders.some((l) => l.busy));
-    if (this.root.classList.contains("is-behind") === this.#behind()) return;
+    this.root.classList.toggle("is-busy", this.asking.busy);
+    if (this.root.classList.contains("is-behind") === this.asking.behind) return;
     this.root.classList.toggle("is-behind");
     this.#drawAll();
   };
-
-  #behind = () => this.loaders.some((l) => l.behind);
-
-  /** A promise of what a pane is to show: the part that is new, or all of it. */
-  fetchFor(pane, body, view) {
-    return this.#fetch(pane, body, view, pane.shot);
-  }
-
-  async #load() {
-    const begun = performance.now();
-    const coarse = this.#moving && this.#share < 1 && this.view.fit;
-    const shot = await this.fetchFor(this.finished, this.source.body(), coarse ? "coarse" : "");
-    if (shot && !coarse) this.#pace = performance.now() - begun;
-    return shot;
-  }
-
-  async #fetch(pane, body, view, before) {
-    if (!body || pane.isHidden) return null;
-    const photo = this.source.photo();
-    const wanted = pane.wanted(this.view, photo);
-    if (view === "coarse") wanted.longSide = Math.round(wanted.longSide * this.#share);
-    const have = before?.photo === photo && before.view === view ? before.head.turn : undefined;
-    const asked = { ...body, ...wanted, view: `${this.name}-${view}`, have };
-    const bytes = await fetchBytes(this.source.address, asked);
-    return bytes && photo === this.source.photo() ? Shot.of(bytes, photo, view, before) : null;
-  }
-
-  async #loadPlain() {
-    const key = this.#wantedKey();
-    const body = this.source.body();
-    const shot = await this.#fetch(this.finished, body && { ...body, plain: true }, "plain");
-    if (shot) this.#plainKey = key;
-    return shot;
-  }
 
   #show(shot) {
     this.finished.shot = shot;
@@ -261,7 +212,7 @@ export class Stage {
     this.finished.draw(this.view, photo, held ? this.plain.shot : this.finished.shot, wiped, this.wiper.share);
     if (this.#mode === "side") this.plain.draw(this.view, photo);
     if (this.#mode === "pins") this.pins.draw();
-    this.tag.show({ behind: this.#behind(), here: this.finished.shot?.photo === photo, plain: held, side: this.#mode === "side" });
+    this.tag.show({ behind: this.asking.behind, here: this.finished.shot?.photo === photo, plain: held, side: this.#mode === "side" });
     this.#drawWeave();
     for (const draw of this.#overlays) draw(this);
   }

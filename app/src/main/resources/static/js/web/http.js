@@ -36,16 +36,16 @@ async function trustedAgain() {
 
 /**
  * @param how { lasts: the browser sends it on when the page is gone; there is little room for that,
- *   name: of the request, so that what is sent again is not done twice }
+ *   name: of the request, so that what is sent again is not done twice, signal: that gives it up }
  */
-async function once(method, address, body, { lasts = false, name = "" } = {}) {
+async function once(method, address, body, { lasts = false, name = "", signal } = {}) {
   const headers = { "X-CSRF-TOKEN": csrf() };
   if (name) headers["Idempotency-Key"] = name;
   const text = body === undefined ? undefined : JSON.stringify(body);
   if (text !== undefined) headers["Content-Type"] = "application/json";
   const keepalive = lasts && method !== "GET" && (text?.length ?? 0) < KEPT_ALIVE;
   try {
-    return await fetch(address, { method, headers, body: text, keepalive });
+    return await fetch(address, { method, headers, body: text, keepalive, signal });
   } catch {
     if (keepalive) return once(method, address, body, { name }); // its room was taken
     throw new Refused(LOST, 0);
@@ -78,8 +78,8 @@ export async function send(method, address, body, name = "") {
 }
 
 /** Sends and gives the answer's bytes, or null where a newer request took this one's place. */
-export async function fetchBytes(address, body) {
-  const answer = await ask("POST", address, body);
+export async function fetchBytes(address, body, signal) {
+  const answer = await ask("POST", address, body, { signal });
   return answer.status === 204 ? null : answer.arrayBuffer();
 }
 

@@ -97,6 +97,12 @@ export class Store {
     this.#run();
   }
 
+  /** Goes on with another document, once all of this one is stored. */
+  turnTo(state) {
+    if (!this.idle) throw new Error("What is shown is not stored yet; the other one comes once it is.");
+    this.#take(state);
+  }
+
   /** Takes the state as it is stored now, if nothing waits and it is another: this page was left before. */
   async lookAgain() {
     const state = await this.how.get();

@@ -87,8 +87,20 @@ class FittingController {
     model.addAttribute("photo", photo);
     model.addAttribute("photoList", Photo.list(photos.all(wardrobe.side())));
     model.addAttribute("choices", fittings.choices(row.wardrobe().split(":", 2)[0]));
-    model.addAttribute("data", Json.write(state(row, wardrobe, photo)));
+    model.addAttribute("data", Json.write(state(row, wardrobe)));
     return "fitting/fitting";
+  }
+
+  /**
+   * The fitting of a photo in a wardrobe, as its page takes it up; started where there was none.
+   */
+  @GetMapping("/api/fittings/of")
+  @ResponseBody
+  Map<String, Object> of(
+      @RequestParam("wardrobe") String wardrobe, @RequestParam("photo") long photoId) {
+    photos.get(photoId);
+    FittingRow row = fittings.of(wardrobe, photoId);
+    return states.of(row, fittings.wardrobe(row));
   }
 
   /** Starts making the picture at full size. */
@@ -142,13 +154,11 @@ class FittingController {
         .toList();
   }
 
-  private Map<String, Object> state(FittingRow row, Wardrobe wardrobe, Photo photo) {
+  private Map<String, Object> state(FittingRow row, Wardrobe wardrobe) {
     Map<String, Object> state = states.of(row, wardrobe);
     state.putAll(
         Json.object(
-            "id", row.id(),
             "wardrobe", row.wardrobe(),
-            "photo", photo.id(),
             "kinds", KindsJson.format(),
             "guards", KindsJson.guards(),
             "edges", KindsJson.maskEdges(),

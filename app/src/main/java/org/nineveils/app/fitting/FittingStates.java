@@ -35,6 +35,8 @@ class FittingStates {
   Map<String, Object> of(FittingRow row, Wardrobe wardrobe) {
     Fitting fitting = fittings.unpainted(row);
     return Json.object(
+        "id", row.id(),
+        "photo", row.photoId(),
         "rev", row.rev(),
         "fitting", FittingJson.format(fitting),
         "painted", fittings.counts(row.id(), fitting),

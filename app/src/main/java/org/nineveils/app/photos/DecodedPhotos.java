@@ -102,6 +102,16 @@ final class DecodedPhotos {
     return isSmall(photo, key) ? compact(photo, key).picture() : scaled(photo, wanted);
   }
 
+  /** Whether a scaled picture can be had without decoding the photo. */
+  boolean isAtHand(Photo photo, int wanted) {
+    Key key = key(photo, wanted);
+    Key whole = key(photo, longSide(photo));
+    return onStages.find(key).isPresent()
+        || small.find(key).isPresent()
+        || small.find(whole).isPresent()
+        || large.find(whole).isPresent();
+  }
+
   private static Key key(Photo photo, int wanted) {
     return new Key(photo.sha(), Math.min(wanted, longSide(photo)));
   }

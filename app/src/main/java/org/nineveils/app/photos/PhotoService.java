@@ -125,6 +125,11 @@ public class PhotoService {
     return decoded.once(photo, longSide);
   }
 
+  /** Whether the photo is at hand at that size, without being decoded. */
+  public boolean isAtHand(Photo photo, int longSide) {
+    return decoded.isAtHand(photo, longSide);
+  }
+
   private String freeName(Side side, String fileName) {
     int dot = fileName.lastIndexOf('.');
     String base = Names.clean(dot > 0 ? fileName.substring(0, dot) : fileName);

@@ -24,10 +24,12 @@ import org.springframework.web.multipart.MultipartFile;
 @Controller
 class PhotosController {
   private final PhotoService photos;
+  private final Readying readying;
   private final Journal journal;
 
-  PhotosController(PhotoService photos, Journal journal) {
+  PhotosController(PhotoService photos, Readying readying, Journal journal) {
     this.photos = photos;
+    this.readying = readying;
     this.journal = journal;
   }
 
@@ -53,6 +55,15 @@ class PhotosController {
   @ResponseBody
   Map<String, Object> rename(@PathVariable("id") long id, @RequestBody String body) {
     photos.rename(id, Json.read(body, "The request").text("name"));
+    return Map.of();
+  }
+
+  /** Says that a photo may be looked at next, on a stage of that size. */
+  @PostMapping("/api/photos/{id}/ready")
+  @ResponseBody
+  Map<String, Object> ready(@PathVariable("id") long id, @RequestBody String body) {
+    int longSide = Json.read(body, "The request").whole("longSide");
+    readying.makeReady(photos.get(id), Math.max(1, longSide));
     return Map.of();
   }
 

@@ -14,6 +14,7 @@ import org.nineveils.mask.Paint;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Quantise;
 import org.nineveils.proof.Histogram;
@@ -35,14 +36,20 @@ import org.springframework.stereotype.Service;
 @Service
 public class StageRenderer {
   private final PhotoService photos;
+  private final Thumbnails thumbnails;
   private final PlacedPictures shelf;
   private final CoverageCache coverage;
   private final Preparations preparations;
   private final Views views;
 
   StageRenderer(
-      PhotoService photos, PlacedPictures shelf, Preparations preparations, Budget budget) {
+      PhotoService photos,
+      Thumbnails thumbnails,
+      PlacedPictures shelf,
+      Preparations preparations,
+      Budget budget) {
     this.photos = photos;
+    this.thumbnails = thumbnails;
     this.shelf = shelf;
     this.coverage = new CoverageCache(new BudgetKeep<>(budget, "coverage"));
     this.preparations = preparations;
@@ -56,7 +63,7 @@ public class StageRenderer {
    */
   public byte[] packet(Photo photo, StageRequest request, Stack stack) {
     Cancel cancel = views.newest(request.view());
-    Picture source = photos.scaled(photo, request.longSide());
+    Picture source = source(photo, request);
     boolean preview = source.longSide() < Math.max(photo.width(), photo.height());
     Manner manner = new Manner(coverage, preparations, shelf, cancel, preview);
     long start = System.nanoTime();
@@ -80,6 +87,17 @@ public class StageRenderer {
       Part whole = Part.whole(next.picture());
       return pack(head, next.picture(), patch ? whole.cut(area) : whole, start);
     }
+  }
+
+  /**
+   * The photo at the wanted size. One that is wanted soon and not at hand is read from its small
+   * picture, as lists show it.
+   */
+  private Picture source(Photo photo, StageRequest request) {
+    boolean atHand = !request.soon() || photos.isAtHand(photo, request.longSide());
+    return atHand || request.longSide() > Thumbnails.LONG_SIDE
+        ? photos.scaled(photo, request.longSide())
+        : PictureReader.read(thumbnails.plain(photo).picture(), photo.name());
   }
 
   /** Where a veil covers: a packet whose alpha is the coverage. */

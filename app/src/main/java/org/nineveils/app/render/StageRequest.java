@@ -10,11 +10,14 @@ import org.nineveils.stack.Stack;
  *
  * @param longSide of the whole picture, pixels; larger than the photo means the photo's own size
  * @param area part of it that is wanted; null for all of it
- * @param view name of the asking stage: a newer request of the same view cancels an older one
+ * @param view name of the asking stage and of its picture, and after a point how fine that one is:
+ *     a newer request for the same picture cancels an older one, however fine
  * @param plain without any veil
+ * @param soon that the picture comes soon counts more than what it is made from
  * @param have turn of the view's picture that the stage has; −1 for none
  */
-public record StageRequest(int longSide, Area area, String view, boolean plain, int have) {
+public record StageRequest(
+    int longSide, Area area, String view, boolean plain, boolean soon, int have) {
   private static final int MAX_LONG_SIDE = 20_000;
 
   /** Reads the request's own fields; the stack comes from elsewhere. */
@@ -34,6 +37,7 @@ public record StageRequest(int longSide, Area area, String view, boolean plain, 
         area,
         f.text("view", ""),
         f.flag("plain", false),
+        f.flag("soon", false),
         f.has("have") ? f.whole("have") : -1);
   }
 

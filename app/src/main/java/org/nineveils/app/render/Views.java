@@ -20,13 +20,14 @@ final class Views {
   }
 
   /**
-   * Tells a request that a newer one of the same view has come; never for a view without a name.
+   * Tells a request that a newer one for the same picture has come, of whatever fineness; never for
+   * a view without a name.
    */
   synchronized Cancel newest(String view) {
     if (view.isEmpty()) {
       return Cancel.NEVER;
     }
-    AtomicLong turn = turns.computeIfAbsent(view, v -> new AtomicLong());
+    AtomicLong turn = turns.computeIfAbsent(view.split("\\.", 2)[0], v -> new AtomicLong());
     long mine = turn.incrementAndGet();
     return () -> turn.get() != mine;
   }

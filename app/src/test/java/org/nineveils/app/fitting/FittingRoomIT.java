@@ -164,8 +164,7 @@ class FittingRoomIT extends FittingTrial {
     wear("Lip tint");
     room.paint(0.48, 0.5, 0.52, 0.5);
     page.locator("[data-keep-open]").click();
-    assertThat(page.locator("[data-parts]").innerText())
-        .contains("paint left out, becomes brush-on");
+    assertThat(page.locator("[data-parts]").innerText()).contains("paint left out");
     page.locator("[data-parts] fieldset").first().locator("[data-veil]").last().uncheck();
     page.locator("[data-keep] input[name=name]").fill("Larch with lips");
     page.locator("[data-keep] button.primary").click();
