@@ -8,7 +8,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Makes photos ready that may be looked at next: decoded and scaled for a stage, one after the
- * other, by a thread that gives way to all others. What was asked for first is forgotten first.
+ * other. What was asked for first is forgotten first.
  */
 @Component
 class Readying implements DisposableBean {
@@ -25,7 +25,6 @@ class Readying implements DisposableBean {
           work -> {
             Thread thread = new Thread(work, "readying");
             thread.setDaemon(true);
-            thread.setPriority(Thread.MIN_PRIORITY);
             return thread;
           },
           new ThreadPoolExecutor.DiscardOldestPolicy());

@@ -40,6 +40,7 @@ public class StageRenderer {
   private final PlacedPictures shelf;
   private final CoverageCache coverage;
   private final Preparations preparations;
+  private final Precedence precedence;
   private final Views views;
 
   StageRenderer(
@@ -47,12 +48,14 @@ public class StageRenderer {
       Thumbnails thumbnails,
       PlacedPictures shelf,
       Preparations preparations,
+      Precedence precedence,
       Budget budget) {
     this.photos = photos;
     this.thumbnails = thumbnails;
     this.shelf = shelf;
     this.coverage = new CoverageCache(new BudgetKeep<>(budget, "coverage"));
     this.preparations = preparations;
+    this.precedence = precedence;
     this.views = new Views(budget);
   }
 
@@ -62,6 +65,10 @@ public class StageRenderer {
    * @throws org.nineveils.stack.Cancelled if the same view asked again meanwhile
    */
   public byte[] packet(Photo photo, StageRequest request, Stack stack) {
+    return precedence.stage(() -> rendered(photo, request, stack));
+  }
+
+  private byte[] rendered(Photo photo, StageRequest request, Stack stack) {
     Cancel cancel = views.newest(request.view());
     Picture source = source(photo, request);
     boolean preview = source.longSide() < Math.max(photo.width(), photo.height());
@@ -94,10 +101,14 @@ public class StageRenderer {
    * picture, as lists show it.
    */
   private Picture source(Photo photo, StageRequest request) {
-    boolean atHand = !request.soon() || photos.isAtHand(photo, request.longSide());
-    return atHand || request.longSide() > Thumbnails.LONG_SIDE
-        ? photos.scaled(photo, request.longSide())
-        : PictureReader.read(thumbnails.plain(photo).picture(), photo.name());
+    int longSide = request.longSide();
+    if (request.soon() && longSide <= Thumbnails.LONG_SIDE && !photos.isAtHand(photo, longSide)) {
+      Thumbnails.Small small = thumbnails.plain(photo);
+      if (thumbnails.isKept(small.key())) {
+        return PictureReader.read(small.picture(), photo.name());
+      }
+    }
+    return photos.scaled(photo, longSide);
   }
 
   /** Where a veil covers: a packet whose alpha is the coverage. */

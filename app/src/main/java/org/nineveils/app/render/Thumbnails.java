@@ -28,6 +28,7 @@ public class Thumbnails {
 
   private final PhotoService photos;
   private final PictureCache cache;
+  private final Precedence precedence;
   private final Manner exact;
   private final String build;
 
@@ -36,8 +37,10 @@ public class Thumbnails {
       PictureCache cache,
       PlacedPictures shelf,
       Preparations preparations,
+      Precedence precedence,
       EngineBuild build) {
     this.photos = photos;
+    this.precedence = precedence;
     this.cache = cache;
     this.exact = Manner.exact().picturesFrom(shelf).preparedBy(preparations);
     this.build = build.name();
@@ -74,13 +77,12 @@ public class Thumbnails {
     String key = key(photo, effectKey, paintKey);
     return new Small(
         key,
-        () ->
-            cache.get(
-                key,
-                () ->
-                    PictureWriter.jpeg(
-                        render(photo, effect.get(), paint.get(), LONG_SIDE, exact.quick(true)),
-                        QUALITY)));
+        () -> cache.get(key, () -> precedence.list(() -> jpeg(photo, effect.get(), paint.get()))));
+  }
+
+  private byte[] jpeg(Photo photo, Effect effect, Map<String, Paint> paint) {
+    Picture small = render(photo, effect, paint, LONG_SIDE, exact.quick(true));
+    return PictureWriter.jpeg(small, QUALITY);
   }
 
   /** Whether the small picture of that name was made before. */

@@ -51,7 +51,8 @@ class StageRendererTest {
   private static final Photo PHOTO = new Photo(1, "wall", "p", "sha", WIDTH, HEIGHT);
 
   private static StageRenderer stage(PhotoService photos, Thumbnails thumbnails) {
-    return new StageRenderer(photos, thumbnails, null, new Preparations(), new Budget(1_000_000));
+    return new StageRenderer(
+        photos, thumbnails, null, new Preparations(), new Precedence(), new Budget(1_000_000));
   }
 
   /** The first picture of a photo does not wait for its file to be decoded. */
@@ -64,6 +65,7 @@ class StageRendererTest {
       java.util.Arrays.fill(plane, 1);
     }
     byte[] small = PictureWriter.jpeg(white, 0.9f);
+    when(thumbnails.isKept("key")).thenReturn(true);
     when(thumbnails.plain(PHOTO)).thenReturn(new Thumbnails.Small("key", () -> small));
     when(photos.scaled(any(), anyInt())).thenReturn(Picture.blank(30, 20));
     StageRequest soon = new StageRequest(30, null, "s-finished.first", false, true, -1);
