@@ -95,7 +95,7 @@ const trace = new Trace(
   find("trace"),
   stage,
   { address: `${api}/trace`, body: () => ({ photo: wall.photo.id, effect }), named: () => "" },
-  { flash: (step) => peek(step && changed(effect, step.veil, { lifted: true }), step && `Without “${step.name}”`) },
+  { flash: (step) => peek(step && changed(effect, step.veil, { lifted: true }), step && `Without “${step.name}”`), open: (step) => open(step.veil) },
 );
 
 const request = () => requested(page, effect, wall.photo.id, painting.shown);

@@ -106,7 +106,7 @@ const trace = new Trace(
     body: () => ({ fitting }),
     named: ({ bundle }) => wornPieces()[bundle]?.name ?? "",
   },
-  { flash: (step) => peek(step && { fitting: without(step) }, step && `Without “${step.name}”`) },
+  { flash: (step) => peek(step && { fitting: without(step) }, step && `Without “${step.name}”`), open: (step) => open(wornPieces()[step.bundle].key) },
 );
 
 /** Pieces of what is worn, in order, as the rendered stack has them. */

@@ -21,7 +21,7 @@ export class Trace {
    * @param box section of the readings
    * @param stage the stage
    * @param source { address, body(): the stack as it is now, named(step): name of its effect or "" }
-   * @param on { flash(step | null): show the picture without that veil }
+   * @param on { flash(step | null): show the picture without that veil, open(step): what made it }
    */
   constructor(box, stage, source, on) {
     this.box = box;
@@ -117,8 +117,11 @@ export class Trace {
       const words = `${i + 1} ${step.name}`;
       const row = this.#row(words, share(before), share(after), signed(after - before), after >= before ? "is-more" : "is-less");
       row.tabIndex = 0;
-      row.title = [this.source.named(step), step.name, "point here to see the picture without it"].filter(Boolean).join(" · ");
+      row.title = [this.source.named(step), step.name, "point here to see the picture without it, press to open it"].filter(Boolean).join(" · ");
+      row.setAttribute("role", "button");
       whileLookedAt(row, () => this.on.flash(step), () => this.on.flash(null));
+      row.addEventListener("click", () => this.#open(step));
+      row.addEventListener("keydown", (event) => event.key === "Enter" && this.#open(step));
       rows.push(row);
       before = after;
     });
@@ -127,6 +130,11 @@ export class Trace {
     const focused = [...this.rows.children].indexOf(document.activeElement);
     this.rows.replaceChildren(...rows);
     this.rows.children[focused]?.focus();
+  }
+
+  #open(step) {
+    this.on.flash(null);
+    this.on.open(step);
   }
 
   #row(words, from, to, figure, look) {

@@ -7,12 +7,15 @@ export const SETTINGS = [
   { key: "softness", label: "Softness", unit: "%", min: 0, max: 100, step: 1, start: 70 },
   { key: "strength", label: "Strength", unit: "%", min: 1, max: 100, step: 1, start: 100 },
   { key: "flow", label: "Flow", unit: "%", min: 1, max: 100, step: 1, start: 60 },
+  { key: "holding", label: "Holding", unit: "ΔE", min: 0, max: 60, step: 1, start: 0 },
 ];
+const HOLDS = 18; // what the key begins with
 
 const KEPT = "nine-veils-brush";
 const KEY_FACTOR = 1.15;
 const KEY_STEP = 5;
 const FINEST = 100_000; // points are kept to this share of the long side, finer than any pixel
+const FINEST_PRESSURE = 100;
 const NEAREST = 0.0005; // points closer together than this share of the long side are one
 
 const rounded = (share) => Math.round(share * FINEST) / FINEST;
@@ -23,6 +26,7 @@ export class Brush {
   #points = null;
   #on = null; // what the stroke was begun on
   #pan = null;
+  #last = null; // where the last stroke ended: with Shift the next one begins there
 
   /**
    * @param stage what is painted on
@@ -35,13 +39,33 @@ export class Brush {
     this.box = box;
     this.on = on;
     this.ring = stage.pane.querySelector(".ring");
-    this.values = { reveal: true, ...Object.fromEntries(SETTINGS.map((s) => [s.key, s.start])) };
+    this.values = { reveal: true, pressed: "size", ...Object.fromEntries(SETTINGS.map((s) => [s.key, s.start])) };
     Object.assign(this.values, JSON.parse(localStorage.getItem(KEPT) ?? "{}"), { reveal: true });
     this.sliders = new Map(SETTINGS.map((s) => [s.key, this.#slider(s)]));
     for (const button of box.querySelectorAll("[data-reveal]")) {
       button.addEventListener("click", () => this.setReveal(button.dataset.reveal === "true"));
     }
+    for (const button of box.querySelectorAll("[data-pressed]")) {
+      button.addEventListener("click", () => this.#press(button.dataset.pressed));
+    }
+    this.#press(this.values.pressed);
+    this.sliders.get("holding").element.title = "Above 0 a stroke keeps to the colour that it began on, and to the edges of the photo";
     this.#listen();
+  }
+
+  /** What the pressure of a pen moves: size, flow, or nothing. */
+  #press(moves) {
+    this.values.pressed = moves;
+    localStorage.setItem(KEPT, JSON.stringify(this.values));
+    for (const button of this.box.querySelectorAll("[data-pressed]")) button.setAttribute("aria-pressed", String(button.dataset.pressed === moves));
+  }
+
+  /** Holds to the colour that a stroke begins on, or no longer. */
+  toggleHolding() {
+    if (!this.#armed) return;
+    const { holding } = this.values;
+    if (holding > 0) this.held = holding;
+    this.#set("holding", holding > 0 ? 0 : (this.held ?? HOLDS));
   }
 
   #slider(setting) {
@@ -99,8 +123,11 @@ export class Brush {
   }
 
   #stroke() {
-    const { size, softness, strength, flow, reveal } = this.values;
+    const { size, softness, strength, flow, reveal, holding, pressed } = this.values;
+    const pen = pressed !== "" && this.#points.some((p) => p.pressure !== null);
     return {
+      ...(pen && { pressed, pressure: this.#points.map((p) => p.pressure ?? 1) }),
+      ...(holding > 0 && { holding }),
       points: this.#points.flatMap((p) => [rounded(p.x), rounded(p.y)]),
       size: size / 100,
       softness: softness / 100,
@@ -124,7 +151,9 @@ export class Brush {
     this.stage.pane.setPointerCapture(event.pointerId);
     if (this.#armed && event.button === 0 && !event.ctrlKey) {
       this.#on = this.on.begin();
-      this.#points = [this.stage.shareAt(event.offsetX, event.offsetY)];
+      const here = this.#point(event);
+      const straight = event.shiftKey && this.#last?.photo === this.stage.source.photo();
+      this.#points = straight ? [{ ...this.#last.point, pressure: here.pressure }, here] : [here];
       this.#painted();
     } else this.#pan = { x: event.clientX, y: event.clientY };
   }
@@ -141,8 +170,16 @@ export class Brush {
     }
   }
 
+  /** Where the pointer is, and how hard a pen is pressed there; null for a mouse. */
+  #point(event) {
+    const pen = event.pointerType === "pen";
+    if (pen) this.box.classList.add("has-pen");
+    const pressure = pen ? Math.round(event.pressure * FINEST_PRESSURE) / FINEST_PRESSURE : null;
+    return { ...this.stage.shareAt(event.offsetX, event.offsetY), pressure };
+  }
+
   #add(event) {
-    const p = this.stage.shareAt(event.offsetX, event.offsetY);
+    const p = this.#point(event);
     const last = this.#points[this.#points.length - 1];
     if (Math.hypot(p.x - last.x, p.y - last.y) >= NEAREST) this.#points.push(p);
   }
@@ -161,6 +198,7 @@ export class Brush {
   finish() {
     if (!this.#points) return;
     const [stroke, on] = [this.#stroke(), this.#on];
+    this.#last = { point: this.#points.at(-1), photo: this.stage.source.photo() };
     this.#points = this.#on = null;
     this.on.done(stroke, on);
   }

@@ -16,6 +16,8 @@ export const stageKeys = (stage, brush, on) => [
   { keys: ["s"], says: "softer brush", repeats: true, run: () => brush.softer(true) },
   { keys: ["g"], says: "harder brush", repeats: true, run: () => brush.softer(false) },
   { keys: ["r"], says: "reveal or hide", run: () => brush.toggleReveal() },
+  { keys: ["q"], says: "hold to the colour that a stroke begins on, or not", run: () => brush.toggleHolding() },
+  { keys: [], shown: ["Shift", "click"], says: "straight on from where the last stroke ended" },
   { keys: ["m"], says: "show the mask", run: () => on.masked() && stage.masked.toggle() },
   { keys: ["l"], says: "the mask hatched, grey or cut out", run: () => on.masked() && stage.masked.next() },
   { keys: ["n"], says: "next photo", run: () => on.neighbour(1) },

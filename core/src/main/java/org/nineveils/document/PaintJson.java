@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.mask.Paint;
+import org.nineveils.mask.Pressure;
 import org.nineveils.mask.Stroke;
 
 /** Paint as JSON: strokes by id of veil. */
@@ -25,13 +26,22 @@ public final class PaintJson {
 
   /** One stroke as JSON takes it. */
   public static Map<String, Object> formatStroke(Stroke s) {
-    return Json.object(
-        "points", s.points(),
-        "size", s.size(),
-        "softness", s.softness(),
-        "strength", s.strength(),
-        "flow", s.flow(),
-        "reveal", s.reveal());
+    Map<String, Object> out =
+        Json.object(
+            "points", s.points(),
+            "size", s.size(),
+            "softness", s.softness(),
+            "strength", s.strength(),
+            "flow", s.flow(),
+            "reveal", s.reveal());
+    if (!s.pressure().along().isEmpty()) {
+      out.put("pressure", s.pressure().along());
+      out.put("pressed", s.pressure().moves().id());
+    }
+    if (s.holding() > 0) {
+      out.put("holding", s.holding());
+    }
+    return out;
   }
 
   /**
@@ -50,17 +60,18 @@ public final class PaintJson {
 
   /** Reads one stroke. */
   public static Stroke parseStroke(Fields f) {
-    f.only("points", "size", "softness", "strength", "flow", "reveal");
-    List<Double> points =
-        f.list("points").stream()
-            .map(
-                p -> {
-                  if (p instanceof Number n) {
-                    return n.doubleValue();
-                  }
-                  throw new DocumentException("%s: points must be numbers.".formatted(f.where()));
-                })
-            .toList();
+    f.only(
+        "points",
+        "size",
+        "softness",
+        "strength",
+        "flow",
+        "reveal",
+        "pressure",
+        "pressed",
+        "holding");
+    List<Double> points = numbers(f, "points");
+    List<Double> along = f.has("pressure") ? numbers(f, "pressure") : List.of();
     return f.build(
         () ->
             new Stroke(
@@ -69,6 +80,21 @@ public final class PaintJson {
                 f.number("softness"),
                 f.number("strength"),
                 f.number("flow"),
-                f.flag("reveal", true)));
+                f.flag("reveal", true),
+                new Pressure(
+                    along, Pressure.Moves.ofId(f.text("pressed", Pressure.Moves.SIZE.id()))),
+                f.number("holding", 0)));
+  }
+
+  private static List<Double> numbers(Fields f, String name) {
+    return f.list(name).stream()
+        .map(
+            p -> {
+              if (p instanceof Number n) {
+                return n.doubleValue();
+              }
+              throw new DocumentException("%s: %s must be numbers.".formatted(f.where(), name));
+            })
+        .toList();
   }
 }

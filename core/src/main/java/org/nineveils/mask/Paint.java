@@ -74,7 +74,7 @@ public record Paint(List<Stroke> strokes) {
       out.add(start);
     }
     for (Stroke s : turned ? strokes.subList(1, strokes.size()) : strokes) {
-      out.add(new Stroke(s.points(), s.size(), s.softness(), s.strength(), s.flow(), !s.reveal()));
+      out.add(s.turned());
     }
     return new Paint(out);
   }

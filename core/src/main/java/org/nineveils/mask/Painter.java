@@ -10,11 +10,12 @@ import org.nineveils.picture.Picture;
  *
  * <p>1. The way of a stroke is walked in steps of an eighth of the radius, and at every step the
  * brush is set down once. 2. The brush is 1 within radius · (1 − softness) and falls smoothly (1 −
- * 3t² + 2t³) to 0 at the rim. 3. Within a stroke, settings-down build up: c ← c + q · brush · (1 −
- * c), where q is chosen so that one straight passage leaves {@code flow} in its middle; at flow 1
- * the largest brush value counts. 4. The stroke moves the mask by strength · c: towards 1 where it
- * reveals, towards 0 where it hides. 5. Where a mask that is brushed on has rules, what was painted
- * is multiplied by what they select.
+ * 3t² + 2t³) to 0 at the rim; where a pen was pressed, its radius or q goes by that. 3. Within a
+ * stroke, settings-down build up: c ← c + q · brush · (1 − c), where q is chosen so that one
+ * straight passage leaves {@code flow} in its middle; at flow 1 the largest brush value counts; of
+ * a stroke that holds to its colour the weights of {@link Holding} count. 4. The stroke moves the
+ * mask by strength · c: towards 1 where it reveals, towards 0 where it hides. 5. Where a mask that
+ * is brushed on has rules, what was painted is multiplied by what they select.
  *
  * <p>In the end the edge of the mask is moved and softened; see {@link MaskEdge}.
  *
@@ -57,6 +58,9 @@ public final class Painter {
       if (touched != null) {
         Box box = new Box(touched, area);
         lay(stroke, longSide, area, box, laid);
+        if (stroke.holding() > 0) {
+          hold(Holding.weights(stroke, plain, touched), touched, area, laid);
+        }
         apply(stroke, area, box, laid, mask);
       }
     }
@@ -69,29 +73,46 @@ public final class Painter {
     return new Coverage(area, mask);
   }
 
+  private static void hold(float[] weights, Area touched, Area area, float[] laid) {
+    for (int y = 0; y < touched.height(); y++) {
+      int at = (touched.y() - area.y() + y) * area.width() + touched.x() - area.x();
+      int from = y * touched.width();
+      for (int x = 0; x < touched.width(); x++) {
+        laid[at + x] *= weights[from + x];
+      }
+    }
+  }
+
   private static void lay(Stroke stroke, int longSide, Area area, Box box, float[] laid) {
     double radius = Math.max(0.5, stroke.size() * longSide / 2);
-    double step = Math.max(radius * STEP, 0.25);
-    double q = perDab(stroke.flow(), stroke.softness(), step / radius);
+    double q = perDab(stroke.flow(), stroke.softness(), step(radius) / radius);
     Dab dab = new Dab(area, box, laid, radius, stroke.softness(), q);
+    Pressure pressure = stroke.pressure();
     List<Double> p = stroke.points();
     double x = p.get(0) * longSide;
     double y = p.get(1) * longSide;
+    dab.press(pressure, pressure.at(0));
     dab.set(x, y);
-    double walked = 0;
+    double at = step(radius * pressure.size(pressure.at(0))); // from the last point to the next dab
     for (int i = 2; i < p.size(); i += 2) {
       double nx = p.get(i) * longSide;
       double ny = p.get(i + 1) * longSide;
       double length = Math.hypot(nx - x, ny - y);
-      double at = step - walked;
+      double from = pressure.at(i / 2 - 1);
       while (at <= length) {
+        double pressed = from + (pressure.at(i / 2) - from) * at / length;
+        dab.press(pressure, pressed);
         dab.set(x + (nx - x) * at / length, y + (ny - y) * at / length);
-        at += step;
+        at += step(radius * pressure.size(pressed));
       }
-      walked = length - (at - step);
+      at -= length;
       x = nx;
       y = ny;
     }
+  }
+
+  private static double step(double radius) {
+    return Math.max(radius * STEP, 0.25);
   }
 
   /**
@@ -140,11 +161,14 @@ public final class Painter {
     private final Area area;
     private final Box box;
     private final float[] laid;
-    private final double radius;
-    private final float core;
-    private final float perFall;
-    private final float q;
-    private final boolean build;
+    private final double whole;
+    private final double softness;
+    private final double most;
+    private double radius;
+    private float core;
+    private float perFall;
+    private float q;
+    private boolean build;
     private final float[] squares = new float[Columns.MOST];
     private final float[] weight = new float[Columns.MOST];
     private final float[] run = new float[Columns.MOST];
@@ -153,13 +177,21 @@ public final class Painter {
       this.area = area;
       this.box = box;
       this.laid = laid;
+      this.whole = radius;
+      this.softness = softness;
+      this.most = q;
+    }
+
+    /** Is as large, and lays as much, as it is pressed. */
+    void press(Pressure by, double pressed) {
+      double own = Math.max(0.5, whole * by.size(pressed));
       // The rim is never harder than one pixel, so that edges stay smooth at every size.
-      double fall = Math.max(radius * softness, 1);
-      this.radius = Math.max(radius, fall / 2) + (fall == 1 ? 0.5 : 0);
-      this.core = (float) (this.radius - fall);
-      this.perFall = (float) (1 / fall);
-      this.q = (float) q;
-      this.build = q < 1;
+      double fall = Math.max(own * softness, 1);
+      radius = Math.max(own, fall / 2) + (fall == 1 ? 0.5 : 0);
+      core = (float) (radius - fall);
+      perFall = (float) (1 / fall);
+      q = (float) (most * by.flow(pressed));
+      build = q < 1;
     }
 
     void set(double cx, double cy) {

@@ -12,6 +12,9 @@ import org.nineveils.refusal.Refusal;
  * @param strength the most that this stroke can cover, 0…1
  * @param flow how much one passage of the brush lays down, 0…1 (1: all at once)
  * @param reveal true shows the veil, false hides it
+ * @param pressure of the pen along it
+ * @param holding 0 lays everywhere; above, only on colours of the plain photo that are within that
+ *     distance in CIE Lab of the one that the stroke began on, 0…{@value #MAX_HOLDING}
  */
 public record Stroke(
     List<Double> points,
@@ -19,12 +22,17 @@ public record Stroke(
     double softness,
     double strength,
     double flow,
-    boolean reveal) {
+    boolean reveal,
+    Pressure pressure,
+    double holding) {
   public static final double MIN_SIZE = 0.001;
   public static final double MAX_SIZE = 1;
 
   /** Most numbers in a stroke: some minutes of painting without lifting the hand. */
   public static final int MAX_NUMBERS = 20_000;
+
+  /** Farthest distance in CIE Lab that a stroke holds to. */
+  public static final double MAX_HOLDING = 60;
 
   private static final double FARTHEST = 3;
 
@@ -41,6 +49,26 @@ public record Stroke(
     check("Brush softness", softness, 0, 1);
     check("Brush strength", strength, 0, 1);
     check("Brush flow", flow, 0, 1);
+    check("What a brush holds to", holding, 0, MAX_HOLDING);
+    if (!pressure.along().isEmpty() && 2 * pressure.along().size() != points.size()) {
+      throw new Refusal("A stroke must have pressure at all of its points or at none.");
+    }
+  }
+
+  /** A stroke of a mouse, which lays everywhere. */
+  public Stroke(
+      List<Double> points,
+      double size,
+      double softness,
+      double strength,
+      double flow,
+      boolean reveal) {
+    this(points, size, softness, strength, flow, reveal, Pressure.NONE, 0);
+  }
+
+  /** The same stroke the other way: hiding where it reveals. */
+  Stroke turned() {
+    return new Stroke(points, size, softness, strength, flow, !reveal, pressure, holding);
   }
 
   private static void check(String what, double value, double min, double max) {

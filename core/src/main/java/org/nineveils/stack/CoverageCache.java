@@ -22,12 +22,19 @@ public final class CoverageCache implements CoverageSource {
       long a = 0x9e3779b97f4a7c15L;
       long b = 0xc2b2ae3d27d4eb4fL;
       for (Stroke s : paint.strokes()) {
-        double[] own = {s.size(), s.softness(), s.strength(), s.flow(), s.reveal() ? 1 : 0};
+        double moves = s.pressure().moves().ordinal();
+        double[] own = {
+          s.size(), s.softness(), s.strength(), s.flow(), s.reveal() ? 1 : 0, s.holding(), moves
+        };
         for (double v : own) {
           a = mixed(a, v);
           b = mixed(b ^ a, v);
         }
         for (double v : s.points()) {
+          a = mixed(a, v);
+          b = mixed(b ^ a, v);
+        }
+        for (double v : s.pressure().along()) {
           a = mixed(a, v);
           b = mixed(b ^ a, v);
         }
@@ -87,7 +94,9 @@ public final class CoverageCache implements CoverageSource {
   /** What was worked out for a larger area serves for its parts; a part does not displace it. */
   @Override
   public Coverage coverage(Mask mask, Paint paint, Picture plain, Area area) {
-    Seen ruledBy = mask.rules().isEmpty() ? null : new Seen(plain);
+    boolean looks =
+        !mask.rules().isEmpty() || paint.strokes().stream().anyMatch(s -> s.holding() > 0);
+    Seen ruledBy = looks ? new Seen(plain) : null;
     Key key = new Key(mask, Print.of(paint), plain.width(), plain.height(), ruledBy);
     Coverage found = kept.find(key);
     if (found != null && found.area().contains(area)) {
