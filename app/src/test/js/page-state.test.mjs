@@ -57,7 +57,7 @@ test("at the bench a veil that is gone is not open, and opening another shows al
 test("a request at the bench is for the way of looking, or for what is peeked at, with the stroke under the hand", () => {
   const effect = { veils: [veil("a"), veil("b", "brush-on")], dials: [] };
   const state = bench.seen(bench.opened(bench.begun(), "a"), "only");
-  const asked = bench.request(state, effect, 7, { stroke: "s", veil: "b", photo: {} });
+  const asked = bench.request(state, effect, { photo: 7 }, { stroke: "s", veil: "b", photo: {} });
   assert.deepEqual([asked.photo, asked.stroke, asked.veil, asked.effect.veils[1].lifted], [7, "s", "b", true]);
-  assert.equal(bench.request(bench.peekedAt(state, "other"), effect, 7, null).effect, "other");
+  assert.equal(bench.request(bench.peekedAt(state, "other"), effect, { photo: 7 }, null).effect, "other");
 });

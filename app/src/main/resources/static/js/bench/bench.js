@@ -28,7 +28,8 @@ import { begun, brushed as brushedNow, fitted, opened, peekedAt, request as requ
 import { Painting } from "./painting.js";
 import { veilPanel } from "./panel.js";
 import { Selection } from "./selection.js";
-import { Variants } from "./variants.js";
+import { underneath } from "./under.js";
+import { listenVariants } from "./variants.js";
 import { Wall } from "./wall.js";
 
 const root = document.querySelector("[data-bench]");
@@ -94,11 +95,12 @@ const handles = new Handles(stage);
 const trace = new Trace(
   find("trace"),
   stage,
-  { address: `${api}/trace`, body: () => ({ photo: wall.photo.id, effect }), named: () => "" },
-  { flash: (step) => peek(step && changed(effect, step.veil, { lifted: true }), step && `Without “${step.name}”`), open: (step) => open(step.veil) },
+  { address: `${api}/trace`, body: () => ({ ...onPhoto(), effect }), named: ({ bundle }) => (bundle === 0 ? base.name : "") },
+  { flash: (step) => peek(step && changed(effect, step.veil, { lifted: true }), step && `Without “${step.name}”`), open: (step) => veilOf(step.veil) && open(step.veil) },
 );
 
-const request = () => requested(page, effect, wall.photo.id, painting.shown);
+const onPhoto = () => ({ photo: wall.photo.id, ...base.body });
+const request = () => requested(page, effect, onPhoto(), painting.shown);
 
 /** Shows an effect on the stage without taking it; null for the one that is there. */
 function peek(other, words = "") {
@@ -135,6 +137,10 @@ function redraw() {
   trace.changed();
 }
 
+const base = underneath(find("under"), state, () => {
+  stage.another();
+  trace.changed();
+});
 const selection = new Selection(find("selection"), { effect: () => effect, take, changed: () => show() });
 
 const rail = new Rail(find("veils"), {
@@ -153,7 +159,7 @@ const rail = new Rail(find("veils"), {
 
 const { button: hang, chooser } = hanging(find("kinds"), state, kinds, {
   address: `${api}/render`,
-  photo: () => wall.photo,
+  request: onPhoto,
   effect: () => effect,
   openId: () => page.openId,
   peek,
@@ -261,10 +267,7 @@ async function choosePhoto(next) {
   trace.changed();
 }
 
-if (find("variants")) {
-  const variants = new Variants(find("variants"), api, { effect: () => effect, saved: () => store.settled(), peek, take });
-  find("variants-open").addEventListener("click", () => variants.open());
-}
+listenVariants(find("variants"), find("variants-open"), api, { effect: () => effect, saved: () => store.settled(), peek, take });
 listenUndo(undo);
 listenExports(document.querySelectorAll("[data-format]"), (format) => `${api}/export?photo=${wall.photo.id}&format=${format}`);
 find("note").addEventListener("change", (event) => take((e) => ({ ...e, note: event.target.value }), "note"));
@@ -293,4 +296,4 @@ listen(
 showUndo(state.undo);
 wall.showLinks();
 show();
-stage.refresh();
+if (!wall.goOn()) stage.refresh();

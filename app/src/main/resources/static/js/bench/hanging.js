@@ -6,7 +6,7 @@ import { hung, newId, newVeil } from "./effect.js";
  * @param box element that chooses
  * @param state of the page
  * @param kinds by id
- * @param on { address: of rendering, photo(), effect(), openId(), peek(effect, words), take(fn, label), open(id) }
+ * @param on { address: of rendering, request(): what a request says of the photo, effect(), openId(), peek(effect, words), take(fn, label), open(id) }
  * @returns { button, chooser }
  */
 export function hanging(box, state, kinds, on) {
@@ -21,7 +21,7 @@ export function hanging(box, state, kinds, on) {
 
   const chooser = kindChooser(box, button, state.kinds, {
     address: on.address,
-    body: (veil) => ({ photo: on.photo().id, effect: withNew(veil) }),
+    body: (veil) => ({ ...on.request(), effect: withNew(veil) }),
     peek: (veil) => on.peek(veil && withNew(veil), veil && `With ${kinds.get(veil.kind).label} hung`),
     hang: (kind) => hang(newVeil(kind, on.effect(), newId())),
     hangSwatch: ({ name, veil }) => hang({ ...veil, name, id: newId() }),

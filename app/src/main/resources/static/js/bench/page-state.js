@@ -30,10 +30,10 @@ export const brushed = ({ openId }, effect) => underBrush(effect, veilOf(effect,
 
 /**
  * What a request for a picture asks for.
- * @param photo id
+ * @param photo what the request says of the photo, and of the effect underneath: { photo: id, under? }
  * @param painted { stroke, veil } under the hand, or null
  */
 export function request({ openId, way, peeked }, effect, photo, painted) {
-  const body = { photo, ...(peeked ? { effect: peeked } : looked(effect, openId, way)) };
+  const body = { ...photo, ...(peeked ? { effect: peeked } : looked(effect, openId, way)) };
   return painted ? { ...body, stroke: painted.stroke, veil: painted.veil } : body;
 }

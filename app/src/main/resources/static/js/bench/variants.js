@@ -34,7 +34,14 @@ export function broughtOver(effect, d) {
   }
 }
 
-export class Variants {
+/** Lets a button open what differs; where the effect is no variant there is neither. */
+export function listenVariants(dialog, button, api, on) {
+  if (!dialog) return;
+  const variants = new Variants(dialog, api, on);
+  button.addEventListener("click", () => variants.open());
+}
+
+class Variants {
   /**
    * @param dialog element
    * @param api address of the effect

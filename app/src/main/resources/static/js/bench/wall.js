@@ -2,6 +2,8 @@
 
 import { filled } from "../photos/strip.js";
 
+const KEPT = "nine-veils-photo";
+
 export class Wall {
   /**
    * @param strip element with the photos
@@ -16,8 +18,18 @@ export class Wall {
     this.#mark();
   }
 
+  /** Goes on with the photo that was looked at last, where the address names none. @returns whether it does */
+  goOn() {
+    const kept = Number(sessionStorage.getItem(KEPT));
+    const last = new URLSearchParams(location.search).has("photo") ? null : this.photos.find((p) => p.id === kept);
+    if (!last || last === this.photo) return false;
+    this.choose(last);
+    return true;
+  }
+
   choose(next) {
     if (!next || next === this.photo) return;
+    sessionStorage.setItem(KEPT, next.id);
     this.photo = next;
     this.#mark();
     this.on.chosen(next);

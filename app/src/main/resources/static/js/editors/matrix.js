@@ -6,6 +6,7 @@ const DRAG_FROM = 3;
 const PIXELS_PER_STEP = 2;
 const FINE = 5; // times as far with Shift
 const WHEEL_SETTLES_MS = 250;
+const LEVEL = 6; // columns of which the headings have room side by side
 
 const shortened = (column) => (column.length > 12 ? `${column.slice(0, 5)}.` : column);
 
@@ -27,6 +28,7 @@ export function matrix(settings, values, on) {
   const { rows, columns } = layout(settings);
   const table = document.createElement("table");
   table.className = "matrix";
+  table.classList.toggle("has-many", columns.length > LEVEL);
   const head = table.createTHead().insertRow();
   head.append(document.createElement("td"));
   for (const column of columns) {

@@ -1,5 +1,6 @@
 package org.nineveils.app.bench;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -145,7 +146,7 @@ class BenchApi {
       return mask(photo, f, effect, paint);
     }
     paint.remove(f.text("bare", "")); // its mask is switched off to compare
-    Stack stack = Stack.of(Bundle.of(effect, paint, 1));
+    Stack stack = over(f, photo, Bundle.of(effect, paint, 1));
     return Answers.packet(stage.packet(photo, StageRequest.parse(f), stack));
   }
 
@@ -155,7 +156,19 @@ class BenchApi {
     Fields f = Json.read(body, "The request");
     Photo photo = photos.get(f.whole("photo"));
     Effect effect = EffectJson.parse(f.object("effect"));
-    return tracer.trace(photo, f, bench.stack(id, effect, photo.id()));
+    Bundle own = Bundle.of(effect, bench.paint(id, photo.id()), 1);
+    return tracer.trace(photo, f, over(f, photo, own));
+  }
+
+  /** The stack of a bundle over the effect that “under” names, with its paint on that photo. */
+  private Stack over(Fields f, Photo photo, Bundle own) {
+    Optional<Rows.Effect> under =
+        f.has("under") ? effects.find(f.whole("under")) : Optional.empty();
+    List<Bundle> bundles = new ArrayList<>();
+    under.ifPresent(
+        row -> bundles.add(Bundle.of(effects.effect(row), bench.paint(row.id(), photo.id()), 1)));
+    bundles.add(own);
+    return new Stack(bundles);
   }
 
   /** What differs from the effect that this one is a variant of. */

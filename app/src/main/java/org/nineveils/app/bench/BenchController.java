@@ -121,10 +121,20 @@ class BenchController {
         "photo", photo.id(),
         "painted", bench.painted(row.id(), photo.id()),
         "undo", undo,
+        "others", others(row),
         "maxVeils", Effect.MAX_VEILS,
         "kinds", KindsJson.format(),
         "masks", masks(),
         "blends", blends());
+  }
+
+  /** Effects of the same kit that this one can be built over. */
+  private java.util.List<Object> others(Rows.Effect row) {
+    return kits.filled(row.kitId()).stream()
+        .flatMap(section -> section.effects().stream())
+        .filter(other -> other.id() != row.id())
+        .<Object>map(other -> java.util.List.of(other.id(), other.name()))
+        .toList();
   }
 
   private static Map<String, Object> masks() {

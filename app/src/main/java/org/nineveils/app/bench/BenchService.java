@@ -15,8 +15,6 @@ import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Picture;
-import org.nineveils.stack.Bundle;
-import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 import org.springframework.stereotype.Service;
@@ -122,11 +120,6 @@ public class BenchService {
       Paint source = paints.rows().find(effectId, photoId).getOrDefault(from, Paint.NONE);
       paints.rows().put(effectId, photoId, to, source);
     }
-  }
-
-  /** The stack of an effect with the paint of one photo. */
-  public Stack stack(long effectId, Effect effect, long photoId) {
-    return Stack.of(Bundle.of(effect, paints.rows().find(effectId, photoId), 1));
   }
 
   /**

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.SelectOption;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.nineveils.document.Fields;
@@ -256,5 +257,60 @@ class LookingIT extends BenchTrial {
     assertThat(veils().get(0).object("settings").number("exposure")).isEqualTo(0.5);
     other.close();
     allowedFaults.add("409");
+  }
+
+  /**
+   * What is built is seen over another effect; what is stored and packed is only the effect itself.
+   */
+  @Test
+  void anEffectIsBuiltOverAnotherThatIsNotSavedWithIt() {
+    List<Integer> plain = bench.colour(0.5, 0.4);
+    page.locator("[data-under]").selectOption(new SelectOption().setLabel("“Chalk”"));
+    bench.settle();
+    List<Integer> chalk = bench.colour(0.5, 0.4);
+    assertThat(chalk.get(0)).isEqualTo(chalk.get(2));
+    bench.hang("light");
+    bench.set("exposure", 0.5);
+    List<Integer> both = bench.colour(0.5, 0.4);
+    assertThat(both.get(1)).isGreaterThan(chalk.get(1) + 5);
+    assertThat(both.get(0)).isEqualTo(both.get(2));
+    assertThat(veils()).hasSize(1);
+    page.reload();
+    bench.settle();
+    assertThat(bench.colour(0.5, 0.4)).as("it is remembered").isEqualTo(both);
+    page.locator("[data-under]").selectOption("");
+    bench.settle();
+    assertThat(bench.colour(0.5, 0.4)).isNotEqualTo(both);
+    assertThat(bench.colour(0.5, 0.4).get(1)).isGreaterThan(plain.get(1));
+  }
+
+  @Test
+  void anotherEffectOpensOnThePhotoThatWasLookedAt() {
+    page.locator(".strip [data-photo='5']").click();
+    bench.settle();
+    page.navigate("/bench/26");
+    bench.settle();
+    assertThat(page.locator(".strip [aria-current=true]").getAttribute("data-photo"))
+        .isEqualTo("5");
+    page.navigate("/bench/26?photo=4");
+    bench.settle();
+    assertThat(page.locator(".strip [aria-current=true]").getAttribute("data-photo"))
+        .isEqualTo("4");
+  }
+
+  @Test
+  void aRowOfTheTraceOpensItsVeil() {
+    bench.hang("light");
+    bench.set("exposure", 0.5);
+    bench.hang("tint");
+    bench.set("monochrome", 100);
+    page.keyboard().press("Escape");
+    bench.settle();
+    page.locator("[data-trace-pick]").click();
+    BoundingBox pane = page.locator(".pane-finished").boundingBox();
+    page.mouse().click(pane.x + pane.width / 2, pane.y + pane.height * 0.4);
+    page.locator(".trace-row").nth(1).click();
+    bench.settle();
+    assertThat(page.locator(".veil.is-open .name").innerText()).contains("Light");
   }
 }

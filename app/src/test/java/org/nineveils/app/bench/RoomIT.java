@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.nineveils.app.testing.Clipped;
 
 /** How much of the window the photo has, and what stands around it. */
 class RoomIT extends BenchTrial {
@@ -152,25 +153,14 @@ class RoomIT extends BenchTrial {
     assertThat(veils().get(0).number("opacity")).isEqualTo(1);
   }
 
-  private static final String CUT =
-      """
-      () => [...document.querySelectorAll("body *")].filter((e) => {
-        if (!e.offsetParent || e.closest(".gives-way, .way, .strip, .offers, dialog, .sr-only, svg")) return false;
-        if (![...e.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim())) return false;
-        const box = e.getBoundingClientRect();
-        if (box.right > innerWidth + 1) return true;
-        const hides = getComputedStyle(e).overflowX !== "visible";
-        return hides && e.scrollWidth > e.clientWidth + 1;
-      }).map((e) => e.tagName + " " + e.className + ": " + e.textContent.trim().slice(0, 40))""";
-
   @Test
   void nothingIsCutOffAtAnyUsualSize() {
     for (String kind : KINDS) {
       bench.hang(kind);
-      for (int[] size : new int[][] {{1024, 768}, {1280, 800}, {1440, 900}, {2560, 1440}}) {
+      for (int[] size : Clipped.SIZES) {
         page.setViewportSize(size[0], size[1]);
         bench.settle();
-        assertThat((List<?>) page.evaluate(CUT)).as("%s, %d wide", kind, size[0]).isEmpty();
+        assertThat(Clipped.on(page)).as("%s, %d wide", kind, size[0]).isEmpty();
       }
     }
     page.setViewportSize(1280, 800);
