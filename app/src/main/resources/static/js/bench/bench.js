@@ -25,6 +25,7 @@ import { hanging } from "./hanging.js";
 import { benchKeys } from "./keys.js";
 import { wayWords } from "./looking.js";
 import { begun, brushed as brushedNow, fitted, opened, peekedAt, request as requested, seen, veilOf as veilIn } from "./page-state.js";
+import { showNote } from "./note.js";
 import { Painting } from "./painting.js";
 import { veilPanel } from "./panel.js";
 import { Selection } from "./selection.js";
@@ -235,8 +236,7 @@ function show() {
   hint();
   find("rail-count").textContent = counted(effect);
   hang.hidden = effect.veils.length >= state.maxVeils;
-  const note = find("note");
-  if (document.activeElement !== note) note.value = effect.note;
+  showNote(find("note"), effect.note, find("promises"), store.stored.promises);
 }
 
 /** The words over the picture: what is peeked at, how it is looked at, or what to do first. */

@@ -15,6 +15,9 @@ const named = (s) => (s.group && s.group !== s.label ? `${s.group}: ${s.label.to
  */
 export function dialsEditor(kind, on) {
   const numbers = kind.settings.filter((s) => s.type === "number");
+  const places = kind.handles;
+  const dialOf = (s, label) => ({ veil: veil.id, key: s.key, label: label.slice(0, MAX_LABEL), min: s.min, max: s.max });
+  const missing = ({ x, y, angle, length }) => numbers.filter((n) => [x, y, angle, length].includes(n.key) && !dials.some((d) => d.key === n.key));
   const element = document.createElement("div");
   element.className = "dials";
   const table = document.createElement("div");
@@ -24,7 +27,9 @@ export function dialsEditor(kind, on) {
   add.setAttribute("aria-label", "Make a dial of a setting");
   add.addEventListener("change", () => {
     const s = numbers.find((n) => n.key === add.value);
-    if (s) on.change([...dials, { veil: veil.id, key: s.key, label: s.label, min: s.min, max: s.max }], `dial of ${s.label.toLowerCase()}`);
+    const place = places.find((p) => p.label === add.value);
+    if (s) on.change([...dials, dialOf(s, s.label)], `dial of ${s.label.toLowerCase()}`);
+    if (place) on.change([...dials, ...missing(place).map((n) => dialOf(n, `${place.label}: ${n.label.toLowerCase()}`))], `place of the ${place.label.toLowerCase()}`);
   });
   const card = document.createElement("div");
   card.className = "card-preview";
@@ -42,6 +47,7 @@ export function dialsEditor(kind, on) {
     table.replaceChildren(...own.map(row));
     const left = numbers.filter((s) => !own.some((d) => d.key === s.key));
     add.replaceChildren(new Option("Make a dial of …", ""), ...left.map((s) => new Option(named(s), s.key)));
+    for (const place of places.filter((p) => missing(p).length > 0)) add.add(new Option(`Place on the picture: ${place.label.toLowerCase()}`, place.label));
     card.replaceChildren(...preview());
   }
 

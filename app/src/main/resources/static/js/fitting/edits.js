@@ -26,6 +26,12 @@ export function edits(take, now, names) {
       const piece = now.piece();
       take((f) => dialled(f, piece, dial, value), rests && `dial “${dial.label}”`);
     },
+    /** Moves a place that the maker made a dial of. @param values by key of the settings of a veil */
+    place(veil, values, rests, label) {
+      const piece = now.piece();
+      const dials = piece.effect.dials.filter((d) => d.veil === veil.id && d.key in values);
+      take((f) => dials.reduce((next, dial) => dialled(next, piece, dial, values[dial.key]), f), rests && `move the ${label}`);
+    },
     mask(mask, label) {
       const { of, name } = now.brushed();
       const key = now.key();

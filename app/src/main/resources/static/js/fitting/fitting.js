@@ -9,6 +9,7 @@ import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
 import { room } from "../web/room.js";
 import { Store } from "../web/store.js";
 import { say } from "../web/say.js";
+import { Handles } from "../stage/handles.js";
 import { hiddenHint } from "../stage/hint.js";
 import { Stage } from "../stage/stage.js";
 import { readyBeside } from "../photos/ready.js";
@@ -26,6 +27,7 @@ import { offeredOn, onPage } from "./on-page.js";
 import { begun, brushed as brushedNow, brushedWith, fitted, opened, peekedAt, picked, request as requested, tried, words } from "./page-state.js";
 import { Painting } from "./painting.js";
 import { Photos } from "./photos.js";
+import { placesOf } from "./places.js";
 import { Pins } from "./pins.js";
 import { coversMost } from "../mask/rules.js";
 import { PaintPanel } from "./paint-panel.js";
@@ -96,6 +98,7 @@ const painting = new Painting(stage, store, api, state.painted, {
   },
 });
 const brush = painting.brush;
+const handles = new Handles(stage);
 const trace = new Trace(
   find("trace"),
   stage,
@@ -247,6 +250,7 @@ function show() {
   find("rail-count").textContent = counted(items);
   for (const name of ["keep-open", "batch-open"]) if (find(name)) find(name).disabled = items.length === 0;
   card.show(piece, fitting, under);
+  handles.show(placesOf(fitting, piece, kinds, edit.place));
   brush.arm(under !== null, !under || !coversMost(under.mask));
   stage.maskButton(under !== null);
   panel.show(under, { painted: painting.strokes > 0, paper: `${base}${state.id}/paint?effect=${encodeURIComponent(page.openKey)}` });

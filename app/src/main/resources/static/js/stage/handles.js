@@ -26,7 +26,8 @@ export class Handles {
   }
 
   /**
-   * @param shown [{ handle, settings: descriptors, values, give(values, rests) }]
+   * @param shown [{ handle, settings: descriptors, values, give(values, rests) }]; a handle that is held stays
+   *   where it is, and only its direction and distance are moved
    */
   show(shown) {
     this.#shown = shown.filter(({ handle, settings, values }) => {
@@ -71,8 +72,8 @@ export class Handles {
       return made;
     };
     const far = handle.angle || handle.length ? dot(`${handle.label}, direction and distance`, (p, r) => this.#far(index, p, r)) : null;
-    const near = dot(handle.label, (p, r) => this.#near(index, p, r));
-    this.#listenKeys(near, index, [handle.x, handle.y]);
+    const near = handle.held ? null : dot(handle.label, (p, r) => this.#near(index, p, r));
+    if (near) this.#listenKeys(near, index, [handle.x, handle.y]);
     if (far) this.#listenKeys(far, index, [handle.angle, handle.length]);
     const name = svg("title", {}, group);
     name.textContent = handle.label;
@@ -133,7 +134,7 @@ export class Handles {
       const part = this.parts[index];
       const from = this.#from(index);
       const near = this.stage.pointOf(from);
-      put(part.near, { cx: near.x, cy: near.y });
+      if (part.near) put(part.near, { cx: near.x, cy: near.y });
       if (!part.far) return;
       const length = handle.length ? (values[handle.length] / 100) * this.#ruler(handle) : ARM;
       const turn = handle.angle ? (values[handle.angle] * Math.PI) / 180 : 0;

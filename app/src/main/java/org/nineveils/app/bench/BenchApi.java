@@ -23,6 +23,7 @@ import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
+import org.nineveils.kit.Promises;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.stack.Bundle;
@@ -79,6 +80,7 @@ class BenchApi {
             "effect", EffectJson.format(effects.effect(row)),
             "photo", photoId,
             "painted", bench.painted(id, photoId),
+            "promises", Promises.broken(effects.effect(row)),
             "undo", Undo.of(journal, EffectService.scope(id)));
     if (!said.isEmpty()) {
       out.put("said", said);

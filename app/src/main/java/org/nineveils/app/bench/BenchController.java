@@ -18,6 +18,7 @@ import org.nineveils.document.Json;
 import org.nineveils.document.KindsJson;
 import org.nineveils.document.StackJson;
 import org.nineveils.kit.Fitting;
+import org.nineveils.kit.Promises;
 import org.nineveils.kit.Worn;
 import org.nineveils.mask.Mask;
 import org.nineveils.picture.PictureFormat;
@@ -120,6 +121,7 @@ class BenchController {
         "effect", EffectJson.format(effect),
         "photo", photo.id(),
         "painted", bench.painted(row.id(), photo.id()),
+        "promises", Promises.broken(effect),
         "undo", undo,
         "others", others(row),
         "maxVeils", Effect.MAX_VEILS,

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -156,5 +157,32 @@ class FittingPaintIT extends FittingTrial {
     line("Dark").getByText("Let down").click();
     room.settle();
     assertThat(page.locator("[data-paint-all] button:text-is(\"Clear\")").isEnabled()).isTrue();
+  }
+
+  /** The sun of the kit's effect is a dial by place: its handle lies on the picture. */
+  @Test
+  void aPlaceThatTheMakerLeftIsMovedOnThePicture() {
+    page.navigate("/fitting/of?wardrobe=kit:1&photo=2");
+    room.settle();
+    wear("Late sun");
+    Object before = room.picture();
+    Locator sun = page.locator(".handles [aria-label^='Shaft of light']");
+    BoundingBox at = sun.last().boundingBox();
+    page.mouse().move(at.x + at.width / 2, at.y + at.height / 2);
+    page.mouse().down();
+    page.mouse().move(at.x + 120, at.y + 60);
+    page.mouse().move(at.x + 240, at.y + 90);
+    page.mouse().up();
+    room.settle();
+    assertThat(room.picture()).isNotEqualTo(before);
+    Fields veils = worn().get(0).object("veils");
+    Fields dials = veils.object(veils.names().iterator().next()).object("dials");
+    assertThat(dials.number("shaftX")).isGreaterThan(10);
+    page.keyboard().press("Control+z");
+    page.getByText("Taken back: move the shaft of light").waitFor();
+    room.settle();
+    assertThat(room.picture()).isEqualTo(before);
+    page.locator("[data-take-off]").click();
+    room.settle();
   }
 }
