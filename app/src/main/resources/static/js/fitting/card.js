@@ -1,6 +1,7 @@
 // The card of a worn effect: its note, its opacity and dials, and its veils.
 import { slider } from "../editors/slider.js";
 import { quietButton } from "../web/button.js";
+import { veilInside } from "./inside.js";
 import { coverWords, dialValue, veilState, WHOLE } from "./wearing.js";
 
 const share = (label, start) => ({ key: "opacity", label, unit: "%", min: 0, max: 100, step: 1, start });
@@ -8,6 +9,7 @@ const share = (label, start) => ({ key: "opacity", label, unit: "%", min: 0, max
 export class Card {
   #shown = "";
   #sliders = new Map();
+  #opened = new Set(); // ids of veils whose settings are seen
 
   /**
    * @param find gives the element of a name within the card
@@ -26,7 +28,7 @@ export class Card {
     const worn = fitting.worn.find((w) => w.effect === piece.key);
     const states = piece.effect.veils.map((veil) => veilState(fitting, piece.key, veil));
     const words = piece.effect.veils.map((veil) => coverWords(fitting, piece, veil));
-    const shape = JSON.stringify([piece.key, brushed?.of, words, states.map((s) => s.lifted)]);
+    const shape = JSON.stringify([piece.key, brushed?.of, words, states.map((s) => [s.lifted, s.doubled])]);
     if (shape !== this.#shown) this.#build(piece, states, brushed, words);
     this.find("brush-whole").setAttribute("aria-pressed", String(brushed?.of === WHOLE));
     this.#shown = shape;
@@ -63,7 +65,7 @@ export class Card {
     return made;
   }
 
-  #line(veil, { lifted }, brushed, words) {
+  #line(veil, { lifted, doubled }, brushed, words) {
     const open = veil.id === brushed?.of;
     const row = document.createElement("div");
     row.className = "veil-line";
@@ -72,8 +74,16 @@ export class Card {
     row.classList.toggle("is-woven", words.startsWith(" · brush on"));
     row.classList.toggle("is-brushed", open);
     row.classList.toggle("is-lifted", lifted);
-    const name = document.createElement("span");
-    name.textContent = veil.name + words;
+    const inside = veilInside(veil, this.kinds.get(veil.kind), doubled, (twice) => this.on.veil(veil, { doubled: twice }, true));
+    const name = Object.assign(document.createElement("button"), { type: "button", title: "See its settings" });
+    const opens = (open) => {
+      this.#opened[open ? "add" : "delete"](veil.id);
+      inside.hidden = !open;
+      name.setAttribute("aria-expanded", String(open));
+    };
+    name.addEventListener("click", () => opens(inside.hidden));
+    opens(this.#opened.has(veil.id));
+    name.textContent = veil.name + words + (doubled ? " · twice" : "");
     const buttons = document.createElement("span");
     if (!lifted) {
       const brush = quietButton("Brush", () => this.on.brush(veil.id));
@@ -84,7 +94,7 @@ export class Card {
     buttons.append(quietButton(lifted ? "Let down" : "Lift", () => this.on.veil(veil, { lifted: !lifted }, true)));
     const setting = share(`Opacity of ${veil.name}`, Math.round(veil.opacity * 100));
     const own = this.#slider(veil.id, setting, (v, rests) => this.on.veil(veil, { opacity: v / 100 }, rests));
-    row.append(document.createElement("i"), name, buttons, own.element);
+    row.append(document.createElement("i"), name, buttons, own.element, inside);
     return row;
   }
 }

@@ -18,7 +18,7 @@ export function edits(take, now, names) {
       if (key) take((f) => changed(f, key, { lifted: !lifted }), `${lifted ? "let down" : "lift"} ${names.get(key)}`);
     },
     veil(veil, fields, rests) {
-      const what = "lifted" in fields ? (fields.lifted ? "lift" : "let down") : "opacity of";
+      const what = "doubled" in fields ? (fields.doubled ? "double" : "hang once") : "lifted" in fields ? (fields.lifted ? "lift" : "let down") : "opacity of";
       const key = now.key();
       take((f) => veilChanged(f, key, veil, fields), rests && `${what} ${veil.name}`);
     },

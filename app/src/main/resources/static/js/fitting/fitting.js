@@ -117,7 +117,7 @@ const wornPieces = () => fitting.worn.map((w) => pieces.get(w.effect)).filter(Bo
 
 function without(step) {
   const piece = wornPieces()[step.bundle];
-  return veilChanged(fitting, piece.key, piece.effect.veils.find((v) => v.id === step.veil), { lifted: true });
+  return veilChanged(fitting, piece.key, piece.effect.veils.find((v) => [v.id, `${v.id}+`].includes(step.veil)), { lifted: true });
 }
 
 /** Shows something else on the stage without taking it; null for what is there. */
@@ -201,6 +201,7 @@ const offers = new Offers(root.querySelector(".offers"), {
     return ask("wear", { effect: key });
   },
   wearAll: (section, lifted) => ask("wear-all", { section, lifted }),
+  takeSection: (section) => ask("take-off-section", { section }),
 });
 
 function open(key) {

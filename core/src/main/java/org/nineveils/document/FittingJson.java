@@ -19,14 +19,7 @@ public final class FittingJson {
     Map<String, Object> changes = new LinkedHashMap<>();
     w.changes().entrySet().stream()
         .sorted(Map.Entry.comparingByKey())
-        .forEach(
-            e ->
-                changes.put(
-                    e.getKey(),
-                    Json.object(
-                        "opacity", e.getValue().opacity(),
-                        "lifted", e.getValue().lifted(),
-                        "dials", new java.util.TreeMap<>(e.getValue().dials()))));
+        .forEach(e -> changes.put(e.getKey(), change(e.getValue())));
     Map<String, Object> masks = new java.util.TreeMap<>();
     w.masks().forEach((veil, mask) -> masks.put(veil, MaskJson.format(mask)));
     return Json.object(
@@ -37,6 +30,18 @@ public final class FittingJson {
         "byBrush", w.byBrush(),
         "masks", masks,
         "paint", PaintJson.format(w.paint()));
+  }
+
+  private static Map<String, Object> change(Worn.VeilChange change) {
+    Map<String, Object> out =
+        Json.object(
+            "opacity", change.opacity(),
+            "lifted", change.lifted(),
+            "dials", new java.util.TreeMap<>(change.dials()));
+    if (change.doubled()) {
+      out.put("doubled", true);
+    }
+    return out;
   }
 
   /**
@@ -55,13 +60,16 @@ public final class FittingJson {
     Fields veils = f.object("veils");
     Map<String, Worn.VeilChange> changes = new LinkedHashMap<>();
     for (String id : veils.names()) {
-      Fields change = veils.object(id).only("opacity", "lifted", "dials");
+      Fields change = veils.object(id).only("opacity", "lifted", "dials", "doubled");
       changes.put(
           id,
           change.build(
               () ->
                   new Worn.VeilChange(
-                      change.number("opacity"), change.flag("lifted", false), dials(change))));
+                      change.number("opacity"),
+                      change.flag("lifted", false),
+                      dials(change),
+                      change.flag("doubled", false))));
     }
     return f.build(
         () ->

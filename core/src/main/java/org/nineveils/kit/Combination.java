@@ -72,12 +72,19 @@ public record Combination(Effect effect, List<String> said) {
       List<Veil> picked =
           effect.veils().stream().filter(veil -> pick.veils().contains(veil.id())).toList();
       Map<String, String> ids = new LinkedHashMap<>();
-      picked.forEach(veil -> ids.put(veil.id(), "k" + (veils.size() + ids.size() + 1)));
+      int number = veils.size();
+      for (Veil veil : picked) {
+        ids.put(veil.id(), "k" + ++number);
+        number += twice(worn, pick, veil) ? 1 : 0;
+      }
       whole(worn);
       for (Veil veil : picked) {
         String id = ids.get(veil.id());
         Veil own = pick.asWorn() ? asWorn(worn, effect, veil) : veil;
         veils.add(unpainted(following(own, effect, ids), worn).withId(id));
+        if (twice(worn, pick, veil)) {
+          veils.add(Worn.again(veils.get(veils.size() - 1), "k" + (veils.size() + 1)));
+        }
         for (Dial dial : effect.dials()) {
           if (dial.veil().equals(veil.id()) && dials.size() < Effect.MAX_DIALS) {
             dials.add(new Dial(id, dial.key(), dial.label(), dial.min(), dial.max()));
@@ -90,6 +97,10 @@ public record Combination(Effect effect, List<String> said) {
           first = false;
         }
       }
+    }
+
+    private static boolean twice(Worn worn, Pick pick, Veil veil) {
+      return pick.asWorn() && worn.isDoubled(veil.id());
     }
 
     private static Veil asWorn(Worn worn, Effect effect, Veil veil) {

@@ -154,6 +154,15 @@ public record Fitting(List<Worn> worn) {
     return new Fitting(worn.stream().filter(w -> !w.effect().equals(effect)).toList());
   }
 
+  /** Takes off whatever is worn of a section. */
+  public Fitting withoutSection(int section, Map<String, Offer> offers) {
+    return new Fitting(
+        worn.stream()
+            .filter(
+                w -> offers.get(w.effect()) == null || offers.get(w.effect()).section() != section)
+            .toList());
+  }
+
   /**
    * The stack that is rendered; effects that no longer exist are left out.
    *

@@ -37,17 +37,27 @@ public record Worn(
   /** Key of the mask and the paint by which an effect as a whole is brushed on or off. */
   public static final String WHOLE = "*";
 
+  private static final String AGAIN = "+";
+  private static final String AGAIN_WORD = " again";
+
   /**
    * Opacity, state and dials of one veil in this fitting.
    *
    * @param opacity 0…1
    * @param lifted switched off
    * @param dials values that the photographer turned dials to, by key of the setting
+   * @param doubled the veil hangs twice, the second one covering as the first
    */
-  public record VeilChange(double opacity, boolean lifted, Map<String, Double> dials) {
+  public record VeilChange(
+      double opacity, boolean lifted, Map<String, Double> dials, boolean doubled) {
     public VeilChange {
       Veil.checkOpacity("Veil", opacity);
       dials = Map.copyOf(dials);
+    }
+
+    /** Hanging once. */
+    public VeilChange(double opacity, boolean lifted, Map<String, Double> dials) {
+      this(opacity, lifted, dials, false);
     }
 
     /** No dial turned. */
@@ -143,9 +153,36 @@ public record Worn(
 
   /** The bundle that is rendered. */
   public Bundle bundle(Effect of) {
-    List<Veil> veils = of.veils().stream().map(veil -> uncovered(changed(veil, of))).toList();
+    List<Veil> veils =
+        of.veils().stream().flatMap(v -> hung(uncovered(changed(v, of))).stream()).toList();
     Paint cover = paint.getOrDefault(WHOLE, Paint.NONE);
     return new Bundle(veils, paint, lifted ? 0 : opacity, whole(), cover, of.edition());
+  }
+
+  /** Whether a veil hangs twice in this fitting. */
+  public boolean isDoubled(String veil) {
+    return changes.containsKey(veil) && changes.get(veil).doubled();
+  }
+
+  private List<Veil> hung(Veil veil) {
+    return isDoubled(veil.id()) ? List.of(veil, again(veil, veil.id() + AGAIN)) : List.of(veil);
+  }
+
+  /** A veil once more, covering where the first one does. */
+  static Veil again(Veil veil, String id) {
+    Mask mask = veil.mask().follows() ? veil.mask() : Mask.as(veil.id());
+    String name = veil.name() + AGAIN_WORD;
+    String fits = name.length() > Veil.MAX_NAME ? veil.name() : name;
+    return new Veil(
+        id,
+        fits,
+        veil.kind(),
+        veil.settings(),
+        veil.blend(),
+        veil.opacity(),
+        veil.lifted(),
+        mask,
+        "");
   }
 
   /** Where the whole is brushed on, a veil that waits for the brush does not wait for another. */

@@ -78,6 +78,29 @@ class WornMasksTest {
     assertThat(own.mask()).isEqualTo(guarded);
   }
 
+  /** As if the effect held the veil twice, painted alike. */
+  @Test
+  void aDoubledVeilActsTwiceWhereItIsPainted() {
+    Worn.VeilChange twice = new Worn.VeilChange(1, false, Map.of(), true);
+    Map<String, Paint> paint = Map.of(LIGHT.id(), OFF);
+    Worn worn = new Worn("look", 1, false, Map.of(LIGHT.id(), twice), paint);
+    Veil second = LIGHT.withId("second");
+    Effect double_ = new Effect(List.of(LIGHT, second, RULED), "", 1);
+    Worn asMade = new Worn("look", 1, false, Map.of(), Map.of(LIGHT.id(), OFF, "second", OFF));
+    Picture expected = Renderer.render(PHOTO, new Fitting(List.of(asMade)).stack(key -> double_));
+    assertThat(Pictures.same(rendered(worn), expected)).isTrue();
+    String json = Json.write(FittingJson.format(new Fitting(List.of(worn.unpainted()))));
+    assertThat(FittingJson.parse(Json.read(json, "")).worn().get(0).isDoubled(LIGHT.id())).isTrue();
+    Combination kept =
+        Combination.of(
+            new Fitting(List.of(worn)),
+            List.of(new Combination.Pick("look", java.util.Set.of(LIGHT.id(), RULED.id()), true)),
+            key -> LOOK,
+            "");
+    assertThat(kept.effect().veils()).hasSize(3);
+    assertThat(kept.effect().veils().get(1).mask()).isEqualTo(Mask.as("k1"));
+  }
+
   @Test
   void masksOfAFittingComeBackFromItsDocument() {
     Mask soft = new Mask(Cover.EVERYWHERE, List.of(), 0, 12);

@@ -109,6 +109,12 @@ class FittingApi {
     return said(fittings.wearAll(id, f.whole("section"), f.flag("lifted", true)), id);
   }
 
+  @PostMapping("/take-off-section")
+  Map<String, Object> takeOffSection(@PathVariable("id") long id, @RequestBody String body) {
+    fittings.takeOffSection(id, Json.read(body, "The request").whole("section"));
+    return said("Nothing of the section is worn any more.", id);
+  }
+
   @PostMapping("/take-off")
   Map<String, Object> takeOff(@PathVariable("id") long id, @RequestBody String body) {
     fittings.takeOff(id, Json.read(body, "The request").text("effect"));

@@ -227,6 +227,15 @@ public class FittingService {
         });
   }
 
+  /** Takes off whatever is worn of a section. */
+  public void takeOffSection(long id, int section) {
+    Wardrobe wardrobe = wardrobe(get(id));
+    journal.edit(
+        scope(id),
+        "take a section off",
+        () -> put(id, unpainted(get(id)).withoutSection(section, wardrobe.offers())));
+  }
+
   /** Takes an effect off. */
   public void takeOff(long id, String key) {
     journal.edit(scope(id), "take an effect off", () -> put(id, unpainted(get(id)).without(key)));

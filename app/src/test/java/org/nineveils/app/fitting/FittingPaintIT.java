@@ -21,7 +21,8 @@ class FittingPaintIT extends FittingTrial {
 
   @Override
   int nextPhoto() {
-    return ++photo == 9 ? ++photo : photo; // photo 9 is worn by another test
+    photo = Math.min(11, photo + 1);
+    return photo == 9 ? ++photo : photo; // photo 9 is worn by another test
   }
 
   private void inThePanel(String text) {
@@ -184,5 +185,67 @@ class FittingPaintIT extends FittingTrial {
     assertThat(room.picture()).isEqualTo(before);
     page.locator("[data-take-off]").click();
     room.settle();
+  }
+
+  /**
+   * With an effect open and the brush armed: sliders for hands, and the photo the largest thing.
+   */
+  @Test
+  void slidersAreLongEnoughAndThePhotoIsLarge() {
+    for (String[] photoAndShare : new String[][] {{"1", "0.40"}, {"3", "0.22"}}) {
+      page.navigate("/fitting/of?wardrobe=kit:1&photo=" + photoAndShare[0]);
+      room.settle();
+      wear("Settle redness");
+      assertThat(page.locator("[data-brush]").isVisible()).isTrue();
+      for (int width : new int[] {1024, 1280}) {
+        page.setViewportSize(width, 800);
+        room.settle();
+        Object shortest =
+            page.evaluate(
+                "() => Math.min(...[...document.querySelectorAll('.readings .slide')]"
+                    + ".filter(s => s.checkVisibility()).map(s => s.clientWidth))");
+        assertThat(((Number) shortest).doubleValue()).isGreaterThanOrEqualTo(140);
+      }
+      Object share =
+          page.evaluate(
+              """
+              () => {
+                const c = document.querySelector(".pane-finished [data-picture]");
+                const { data } = c.getContext("2d").getImageData(0, 0, c.width, c.height);
+                let n = 0;
+                for (let i = 3; i < data.length; i += 4) n += data[i] > 0;
+                return n / devicePixelRatio ** 2 / (innerWidth * innerHeight);
+              }""");
+      assertThat(((Number) share).doubleValue())
+          .as("share of the window")
+          .isGreaterThanOrEqualTo(Double.parseDouble(photoAndShare[1]));
+      page.locator("[data-take-off]").click();
+      room.settle();
+    }
+  }
+
+  @Test
+  void aVeilIsLookedIntoAndHungTwiceAndASectionIsTakenOff() {
+    page.navigate("/fitting/of?wardrobe=kit:1&photo=1");
+    room.settle();
+    List<Integer> plain = room.colour(0.3, 0.5);
+    wear("Third of a stop");
+    List<Integer> once = room.colour(0.3, 0.5);
+    line("A third more").locator("> button").click();
+    assertThat(page.locator(".veil-inside li").allInnerTexts())
+        .contains("Light", "Light, exposure: 0.33 stops");
+    page.getByText("Hang it twice").click();
+    room.settle();
+    assertThat(room.colour(0.3, 0.5).get(1)).isGreaterThan(once.get(1) + 4);
+    assertThat(line("A third more").innerText()).contains("twice");
+    page.getByText("Hang it once").click();
+    room.settle();
+    assertThat(room.colour(0.3, 0.5)).isEqualTo(once);
+    page.locator("[aria-label='Wear everything of Groundwork']").click();
+    page.locator("[data-take-section]").first().click();
+    page.getByText("The photo wears nothing yet").waitFor();
+    page.mouse().move(600, 300); // away from the effect that lay under the menu
+    room.settle();
+    assertThat(room.colour(0.3, 0.5)).isEqualTo(plain);
   }
 }

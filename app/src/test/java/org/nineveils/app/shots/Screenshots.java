@@ -3,6 +3,8 @@ package org.nineveils.app.shots;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
@@ -21,8 +23,13 @@ class Screenshots {
   private void shoot(Page page, String name) {
     page.waitForFunction(
         "() => [...document.images].every(i => i.complete || i.loading === 'lazy')");
-    page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
-    assertThat(folder.resolve(name + ".png")).isNotEmptyFile();
+    Path file = folder.resolve(name + ".png");
+    try {
+      KeptPicture.put(page.screenshot(), file);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    assertThat(file).isNotEmptyFile();
   }
 
   private void plain(Page page, String path, String name) {
