@@ -5,6 +5,7 @@ import org.nineveils.mask.Coverage;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Painter;
+import org.nineveils.mask.Pressure;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
@@ -22,7 +23,7 @@ public final class CoverageCache implements CoverageSource {
       long a = 0x9e3779b97f4a7c15L;
       long b = 0xc2b2ae3d27d4eb4fL;
       for (Stroke s : paint.strokes()) {
-        double moves = s.pressure().moves().ordinal();
+        double moves = s.pressure().moves() == Pressure.Moves.SIZE ? 0 : 1;
         double[] own = {
           s.size(), s.softness(), s.strength(), s.flow(), s.reveal() ? 1 : 0, s.holding(), moves
         };

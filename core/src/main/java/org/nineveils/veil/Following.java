@@ -30,7 +30,7 @@ public final class Following {
                             "“%s” covers as a veil that is not there.".formatted(veil.name())));
         if (other.mask().follows()) {
           throw new InvalidSetting(
-              other == veil
+              other.equals(veil)
                   ? "“%s” cannot cover as itself.".formatted(veil.name())
                   : "“%s” cannot cover as “%s”, which follows a veil itself."
                       .formatted(veil.name(), other.name()));

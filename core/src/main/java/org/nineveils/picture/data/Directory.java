@@ -69,7 +69,7 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
     if (first < HEAD || first > in.limit() - 2) {
       return false;
     }
-    long next = first + 2L + (in.getShort(first) & 0xffff) * ENTRY;
+    long next = first + 2L + (in.getShort(first) & 0xffff) * (long) ENTRY;
     return next + 4 <= in.limit()
         && read(in, in.getInt((int) next), new HashSet<>()).fields.containsKey(SMALL_AT);
   }
