@@ -25,7 +25,7 @@ import { hanging } from "./hanging.js";
 import { benchKeys } from "./keys.js";
 import { wayWords } from "./looking.js";
 import { begun, brushed as brushedNow, fitted, opened, peekedAt, request as requested, seen, veilOf as veilIn } from "./page-state.js";
-import { showNote } from "./note.js";
+import { showNote, showPromises } from "./note.js";
 import { Painting } from "./painting.js";
 import { veilPanel } from "./panel.js";
 import { Selection } from "./selection.js";
@@ -126,6 +126,7 @@ function take(fn, label) {
 /** A state as it is stored, taken whole. */
 function took(answer, differs) {
   const painted = painting.take(answer);
+  showPromises(find("promises"), answer.promises);
   effect = store.doc;
   if (!differs && !painted) return; // what is being typed stays
   show();
@@ -176,15 +177,7 @@ function open(id) {
   const veil = id && veilOf(id);
   if (veil) {
     panel = veilPanel(id, side, state, kinds.get(veil.kind), {
-      stage,
-      painting,
-      take,
-      veilOf,
-      lift,
-      drop,
-      peek,
-      open,
-      undo,
+      ...{ stage, painting, take, veilOf, lift, drop, peek, open, undo },
       effect: () => effect,
       look: see,
       side: () => panel && showHandles(),
@@ -236,7 +229,7 @@ function show() {
   hint();
   find("rail-count").textContent = counted(effect);
   hang.hidden = effect.veils.length >= state.maxVeils;
-  showNote(find("note"), effect.note, find("promises"), store.stored.promises);
+  showNote(find("note"), effect.note);
 }
 
 /** The words over the picture: what is peeked at, how it is looked at, or what to do first. */
@@ -294,6 +287,7 @@ listen(
 );
 
 showUndo(state.undo);
+showPromises(find("promises"), state.promises);
 wall.showLinks();
 show();
 if (!wall.goOn()) stage.refresh();

@@ -271,7 +271,7 @@ function tryOn(key) {
 
 find("take-off").addEventListener("click", () => ask("take-off", { effect: page.openKey }));
 find("brush-whole").addEventListener("click", () => takeBrush(WHOLE));
-find("keep-open")?.addEventListener("click", keeping(find("keep"), api, { fitting: () => fitting, painted: () => painting.counts, pieces, settled: () => store.settled() }));
+find("keep-open")?.addEventListener("click", keeping(find("keep"), api, { fitting: () => fitting, painted: () => painting.counts, pieces, names, store, offers, shown: () => state.wardrobe, photo: () => photos.photo.id, redraw }));
 find("batch-open").addEventListener("click", batch(find("batch"), api, () => photos.others, () => store.settled()));
 listenUndo(undo);
 listenExports(document.querySelectorAll("[data-format]"), (format) => `${api}/export?format=${format}`);

@@ -4,17 +4,34 @@ import { leaveTo } from "../web/leaving.js";
 import { say } from "../web/say.js";
 import { veilState } from "./wearing.js";
 
+const SECTION = "nine-veils-keep-section";
+
 /**
  * @param dialog element
  * @param api address of the fitting
- * @param now { fitting(), painted(): strokes by effect and veil, pieces: by key, settled(): when all is
- *   stored }
+ * @param now { fitting(), painted(): strokes by effect and veil, pieces: by key, names: by key of what the
+ *   kit offers, store, offers, shown(): the wardrobe, photo(): its id, redraw() }
  * @returns open()
  */
 export function keeping(dialog, api, now) {
   const form = dialog.querySelector("form");
   const parts = dialog.querySelector("[data-parts]");
   const fault = dialog.querySelector(".fault");
+  const told = dialog.querySelector("[data-keep-ask]");
+  const button = dialog.querySelector("button.primary");
+  const { name, section, note, over } = form.elements;
+  for (const [key, label] of now.names) over.add(new Option(`in the place of “${label}”`, key));
+  for (const box of [over, parts]) box.addEventListener("change", () => ask("")); // what was told is no longer so
+  section.addEventListener("change", () => localStorage.setItem(SECTION, section.value));
+
+  /** Tells what would change, and lets the next press do it. */
+  function ask(words) {
+    const replaces = over.value !== "";
+    dialog.querySelector("[data-keep-new]").hidden = name.disabled = replaces;
+    told.textContent = words;
+    told.hidden = words === "";
+    button.textContent = words ? "Replace it" : "Keep it";
+  }
 
   function part(worn) {
     const piece = now.pieces.get(worn.effect);
@@ -48,11 +65,13 @@ export function keeping(dialog, api, now) {
       veils: [...box.querySelectorAll("[data-veil]")].filter((v) => v.checked).map((v) => v.dataset.veil),
       asWorn: box.querySelector("[data-as-worn]").checked,
     }));
-    const { name, section, note } = form.elements;
+    const where = over.value ? { over: Number(over.value), sure: !told.hidden } : { name: name.value, section: Number(section.value) };
     try {
-      await now.settled();
-      const answer = await send("POST", `${api}/keep`, { name: name.value, section: Number(section.value), note: note.value, picks });
+      await now.store.settled();
+      const answer = await send("POST", `${api}/keep`, { ...where, note: note.value, picks });
+      if (answer.ask) return ask(answer.ask);
       dialog.close();
+      await kept(answer, name.value.trim());
       say([answer.said, ...answer.details].join(" "), { label: "Open at the bench", action: () => leaveTo(`/bench/${answer.effect}`) });
     } catch (error) {
       fault.textContent = error.message;
@@ -60,11 +79,23 @@ export function keeping(dialog, api, now) {
     }
   });
 
+  /** What was kept is offered at once, if it is of this kit; what was replaced is worn as it is now. */
+  async function kept(answer, called) {
+    if (answer.replaced || `kit:${answer.kit}` === now.shown()) now.offers.take(answer, called, now.photo());
+    if (!answer.replaced) now.names.set(String(answer.effect), called);
+    await now.store.lookAgain();
+    now.redraw();
+  }
+
   return () => {
     const { worn } = now.fitting();
     fault.hidden = true;
+    over.value = "";
+    ask("");
+    const kept = localStorage.getItem(SECTION);
+    if ([...section.options].some((o) => o.value === kept)) section.value = kept;
     parts.replaceChildren(...worn.filter((w) => now.pieces.has(w.effect)).map(part));
-    form.elements.note.value = worn.map((w) => now.pieces.get(w.effect)?.effect.note).filter(Boolean).join("\n");
+    note.value = worn.map((w) => now.pieces.get(w.effect)?.effect.note).filter(Boolean).join("\n");
     dialog.showModal();
   };
 }

@@ -63,7 +63,7 @@ export class Asking {
     clearTimeout(this.resting);
     if (moving) this.resting = setTimeout(() => this.refresh(), RESTS_MS);
     this.finished.ask(instead);
-    if (this.#fineness === FIRST) return; // the others come after it
+    if (this.#fineness === FIRST && !this.stage.finished.isHidden) return; // the others come after it
     if (this.#plainKey !== this.#wantedKey()) this.plain.ask(instead);
     if (this.on.masked()) this.mask.ask(instead);
     this.on.also();

@@ -175,13 +175,13 @@ class RulesTest {
   }
 
   @Test
-  void aMaskByRuleNeedsARuleAndOthersTakeNone() {
+  void aMaskByRuleNeedsARuleAndOneEverywhereTakesNone() {
     assertThatIllegalArgumentException()
         .isThrownBy(() -> new Mask(Cover.BY_RULE, List.of()))
         .withMessageContaining("1 to 6 rules");
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> new Mask(Cover.BRUSH_ON, List.of(rule("shape", Map.of()))))
-        .withMessageContaining("Only a mask by rule");
+        .isThrownBy(() -> new Mask(Cover.EVERYWHERE, List.of(rule("shape", Map.of()))))
+        .withMessageContaining("Only a mask by rule or by brush");
     assertThatIllegalArgumentException()
         .isThrownBy(() -> RuleKinds.ofId("mood"))
         .withMessageContaining("“mood”");

@@ -123,7 +123,8 @@ class FittingPainting {
         id,
         "mask of %s to %s".formatted(source.name(), target.name()),
         () -> {
-          fittings.put(id, withMask(now, to[0], to[1], source.mask()));
+          Fitting newest = fittings.unpainted(fittings.get(id));
+          fittings.put(id, withMask(newest, to[0], to[1], source.mask()));
           strokes.rows().put(id, to[0], to[1], paint(id, source));
           return "“%s” covers where “%s” does.".formatted(target.name(), source.name());
         });

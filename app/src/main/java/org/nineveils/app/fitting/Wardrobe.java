@@ -32,8 +32,9 @@ public record Wardrobe(
    *
    * @param section its id
    * @param label number and name
+   * @param kit name of its kit
    */
-  public record Shelf(long section, String label) {}
+  public record Shelf(long section, String label, String kit) {}
 
   /**
    * One effect on offer.

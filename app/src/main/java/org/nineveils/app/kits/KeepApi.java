@@ -6,9 +6,11 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.nineveils.app.fitting.FittingRow;
 import org.nineveils.app.fitting.FittingService;
+import org.nineveils.app.undo.Save;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Combination;
+import org.nineveils.kit.Replaced;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -27,7 +29,10 @@ class KeepApi {
     this.kits = kits;
   }
 
-  /** Takes name, section, note and picks: effect, veils (ids), asWorn. */
+  /**
+   * Takes name, section, note and picks: effect, veils (ids), asWorn. Where “over” names an effect,
+   * that one is replaced: “ask” in the answer tells first what changes, and “sure” does it.
+   */
   @PostMapping("/api/fittings/{id}/keep")
   Map<String, Object> keep(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The request");
@@ -36,14 +41,30 @@ class KeepApi {
     Combination made =
         Combination.of(
             fittings.fitting(row), picks, fittings.wardrobe(row).effects(), f.text("note", ""));
+    if (f.has("over")) {
+      return over(f.whole("over"), made, f.flag("sure", false));
+    }
     Rows.Section section = kits.section(f.whole("section"));
     long effect = effects.add(section.id(), f.text("name"), made.effect());
     return Json.object(
         "effect", effect,
+        "kit", section.kitId(),
+        "number", section.number(),
         "said",
             "“%s” is in section %d, %s."
                 .formatted(effects.get(effect).name(), section.number(), section.name()),
         "details", made.said());
+  }
+
+  private Map<String, Object> over(long id, Combination made, boolean sure) {
+    Rows.Effect row = effects.get(id);
+    if (!sure) {
+      String told = Replaced.told(row.name(), effects.effect(row), made.effect());
+      return Json.object("ask", told);
+    }
+    effects.save(id, Save.on(row.rev(), "replace by what was worn"), made.effect());
+    String said = "“%s” is what was worn now.".formatted(row.name());
+    return Json.object("effect", id, "replaced", true, "said", said, "details", made.said());
   }
 
   private static Combination.Pick pick(Fields f) {

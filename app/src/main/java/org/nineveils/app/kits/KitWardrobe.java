@@ -35,10 +35,8 @@ class KitWardrobe implements WardrobeSource {
   public Wardrobe open(long id) {
     Rows.Kit kit = kits.kit(id);
     List<Wardrobe.Piece> pieces = new ArrayList<>();
-    List<Wardrobe.Shelf> shelves = new ArrayList<>();
     for (Rows.FilledSection filled : kits.filled(id)) {
       Rows.Section section = filled.section();
-      shelves.add(new Wardrobe.Shelf(section.id(), section.number() + " " + section.name()));
       StackingRule rule = StackingRule.ofId(section.rule());
       for (Rows.Head row : filled.effects()) {
         Offer offer =
@@ -53,7 +51,21 @@ class KitWardrobe implements WardrobeSource {
         pieces.add(new Wardrobe.Piece(offer, small, row.favourite()));
       }
     }
-    return new Wardrobe(kit.name(), "/kits/" + id, Side.WALL, pieces, shelves, this::effect);
+    return new Wardrobe(kit.name(), "/kits/" + id, Side.WALL, pieces, shelves(kit), this::effect);
+  }
+
+  /** Sections of all kits, those of the one that is worn first. */
+  private List<Wardrobe.Shelf> shelves(Rows.Kit own) {
+    List<Wardrobe.Shelf> out = new ArrayList<>();
+    List<Rows.Kit> all = new ArrayList<>(kits.kits());
+    all.sort(java.util.Comparator.comparing(kit -> kit.id() != own.id()));
+    for (Rows.Kit kit : all) {
+      for (Rows.Section section : kits.sections(kit.id())) {
+        String label = section.number() + " " + section.name();
+        out.add(new Wardrobe.Shelf(section.id(), label, kit.name()));
+      }
+    }
+    return out;
   }
 
   private Effect effect(String key) {

@@ -313,4 +313,22 @@ class LookingIT extends BenchTrial {
     bench.settle();
     assertThat(page.locator(".veil.is-open .name").innerText()).contains("Light");
   }
+
+  @Test
+  void aNoteThatPromisesAMoveIsHeldAgainstTheDials() {
+    bench.hang("edge");
+    bench.set("amount", -1);
+    page.keyboard().press("Escape");
+    bench.settle();
+    page.locator("[data-note]").fill("Move the middle to the face.");
+    page.locator("[data-note]").blur();
+    page.locator("[data-promises]").getByText("has no dial for its place").waitFor();
+    bench.pick("Edge");
+    page.locator("[data-side=dials]").click();
+    page.locator("[data-add-dial]").selectOption("Middle of the vignette");
+    bench.settle();
+    assertThat(stored().object("effect").objects("dials", f -> f.text("key")))
+        .containsExactlyInAnyOrder("centreX", "centreY", "reach");
+    assertThat(page.locator("[data-promises]").isHidden()).isTrue();
+  }
 }

@@ -27,7 +27,8 @@ class FittingRoomIT extends FittingTrial {
 
   @Override
   int nextPhoto() {
-    return ++photo;
+    photo = Math.min(11, photo + 1);
+    return photo;
   }
 
   @Test
@@ -171,17 +172,45 @@ class FittingRoomIT extends FittingTrial {
     page.locator(".said").waitFor();
     assertThat(page.locator(".said").innerText())
         .contains("“Larch with lips” is in section 1", "“Rose” is brush-on");
+    assertThat(piece("Larch with lips").count()).as("offered at once").isEqualTo(1);
     page.locator(".said button").click();
     page.waitForURL("**/bench/*");
     room.settle();
     String effect = id();
-    List<Fields> veils =
-        Json.read(http.get("/api/effects/" + effect + "?photo=1").body(), "")
-            .object("effect")
-            .objects("veils", v -> v);
+    List<Fields> veils = veilsOf(effect);
     assertThat(veils).hasSize(2);
     assertThat(veils.get(1).object("mask").text("cover")).isEqualTo("brush-on");
     http.json("DELETE", "/api/effects/" + effect, "");
+  }
+
+  @Test
+  void whatIsWornTakesThePlaceOfAnEffectOnceItIsToldWhatChanges() {
+    String made =
+        http.json("POST", "/api/sections/2/effects", "{\"name\": \"To be replaced\"}").body();
+    String effect = Json.read(made, "").text("go").replaceAll("\\D", "");
+    page.navigate("/fitting/of?wardrobe=kit:1&photo=9");
+    room.settle();
+    wear("Third of a stop");
+    page.locator("[data-keep-open]").click();
+    page.locator("[data-keep] select[name=over]")
+        .selectOption(
+            new com.microsoft.playwright.options.SelectOption()
+                .setLabel("in the place of “To be replaced”"));
+    page.locator("[data-keep] button.primary").click();
+    page.locator("[data-keep-ask]").getByText("loses nothing and gets “A third more”").waitFor();
+    assertThat(veilsOf(effect)).as("nothing was changed yet").isEmpty();
+    page.getByText("Replace it").click();
+    page.getByText("“To be replaced” is what was worn now.").waitFor();
+    assertThat(veilsOf(effect)).hasSize(1);
+    page.locator("[data-take-off]").click();
+    room.settle();
+    http.json("DELETE", "/api/effects/" + effect, "");
+  }
+
+  private List<Fields> veilsOf(String effect) {
+    return Json.read(http.get("/api/effects/" + effect + "?photo=1").body(), "")
+        .object("effect")
+        .objects("veils", v -> v);
   }
 
   @Test
