@@ -253,6 +253,7 @@ async function choosePhoto(next) {
   history.replaceState(null, "", `/bench/${state.id}?photo=${next.id}`);
   wall.showLinks();
   painting.forget();
+  show();
   stage.another();
   const answer = await store.ask(() => send("GET", `${api}?photo=${next.id}`));
   if (!answer || wall.photo !== next) return;

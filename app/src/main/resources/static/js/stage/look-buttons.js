@@ -17,7 +17,7 @@ export function lookButtons(box, stage) {
   for (const [look, run] of Object.entries(looks)) button(look).addEventListener("click", run);
   const zoom = box.querySelector("[data-zoom]");
   stage.overlay(() => {
-    const scale = scaleOf(stage.view, stage.finished.size, stage.source.photo()) * devicePixelRatio;
+    const scale = scaleOf(stage.view, stage.seen.size, stage.source.photo()) * devicePixelRatio;
     zoom.textContent = `${Math.round(scale * 100)} %`;
   });
   const hold = button("plain");

@@ -74,6 +74,11 @@ export class PinPanes {
     pane.draw(this.stage.view, this.stage.source.photo());
   }
 
+  /** The first of those that are seen, or null. */
+  get first() {
+    return this.#panes.find((pane) => pane.element.isConnected) ?? null;
+  }
+
   draw() {
     for (const pane of this.#panes) if (pane.element.isConnected) this.#draw(pane);
   }

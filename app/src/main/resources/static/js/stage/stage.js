@@ -121,6 +121,11 @@ export class Stage {
     if (this.#mode === "pins") this.compare(this.pins.isEmpty ? "one" : "pins");
   }
 
+  /** The pane that is looked at: of several pins the first. */
+  get seen() {
+    return (this.#mode === "pins" && this.pins.first) || this.finished;
+  }
+
   /** One photo pixel to one screen pixel at the point last pointed at, from any zoom; and back. */
   toggleFull() {
     if (isFull(this.view)) this.fit();
@@ -128,7 +133,7 @@ export class Stage {
   }
 
   fit = () => this.#look({ fit: true });
-  full = (point) => this.zoomTo(this.finished, 1 / devicePixelRatio, point);
+  full = (point) => this.zoomTo(this.seen, 1 / devicePixelRatio, point);
 
   /** Point of the photo, in shares of its long side, under a point of the pane. */
   shareAt(x, y) {

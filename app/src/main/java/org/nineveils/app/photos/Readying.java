@@ -13,6 +13,7 @@ import org.springframework.stereotype.Component;
 @Component
 class Readying implements DisposableBean {
   private static final int MOST_WAITING = 4;
+  private static final int LARGEST = 26_000_000; // pixels
 
   private final PhotoService photos;
   private final ThreadPoolExecutor worker =
@@ -33,8 +34,14 @@ class Readying implements DisposableBean {
     this.photos = photos;
   }
 
-  /** Makes a photo ready at the size of lists and at that of a stage. */
+  /**
+   * Makes a photo ready at the size of lists and at that of a stage; a very large one is left until
+   * it is wanted, since others would wait for its decoding.
+   */
   void makeReady(Photo photo, int longSide) {
+    if ((long) photo.width() * photo.height() > LARGEST) {
+      return;
+    }
     worker.execute(
         () -> {
           photos.once(photo, longSide);

@@ -27,8 +27,7 @@ class FittingRoomIT extends FittingTrial {
 
   @Override
   int nextPhoto() {
-    photo = Math.min(11, photo + 1);
-    return photo;
+    return ++photo;
   }
 
   @Test
@@ -147,6 +146,16 @@ class FittingRoomIT extends FittingTrial {
           return all.length === 3 && all.every(c => at(c)[3] === 255)
             && at(all[1]).join() !== at(all[2]).join() && at(all[0]).join() === at(all[2]).join();
         }""");
+    int zoom = Integer.parseInt(page.locator("[data-zoom]").innerText().replaceAll("\\D", ""));
+    assertThat(zoom).as("how large the pins are, not the hidden picture").isBetween(5, 60);
+    page.reload();
+    page.waitForFunction(
+        """
+        () => {
+          const all = [...document.querySelectorAll(".panes-pins [data-picture]")];
+          return all.length === 3 && all.every(c => c.width > 0
+            && c.getContext("2d").getImageData(c.width / 2, c.height * 0.4, 1, 1).data[3] === 255);
+        }""");
     page.locator(".panes-pins button.tag").first().click();
     room.veil("Clean larch").waitFor();
     page.locator("[data-look=pins]").click();
@@ -180,30 +189,6 @@ class FittingRoomIT extends FittingTrial {
     List<Fields> veils = veilsOf(effect);
     assertThat(veils).hasSize(2);
     assertThat(veils.get(1).object("mask").text("cover")).isEqualTo("brush-on");
-    http.json("DELETE", "/api/effects/" + effect, "");
-  }
-
-  @Test
-  void whatIsWornTakesThePlaceOfAnEffectOnceItIsToldWhatChanges() {
-    String made =
-        http.json("POST", "/api/sections/2/effects", "{\"name\": \"To be replaced\"}").body();
-    String effect = Json.read(made, "").text("go").replaceAll("\\D", "");
-    page.navigate("/fitting/of?wardrobe=kit:1&photo=9");
-    room.settle();
-    wear("Third of a stop");
-    page.locator("[data-keep-open]").click();
-    page.locator("[data-keep] select[name=over]")
-        .selectOption(
-            new com.microsoft.playwright.options.SelectOption()
-                .setLabel("in the place of “To be replaced”"));
-    page.locator("[data-keep] button.primary").click();
-    page.locator("[data-keep-ask]").getByText("loses nothing and gets “A third more”").waitFor();
-    assertThat(veilsOf(effect)).as("nothing was changed yet").isEmpty();
-    page.getByText("Replace it").click();
-    page.getByText("“To be replaced” is what was worn now.").waitFor();
-    assertThat(veilsOf(effect)).hasSize(1);
-    page.locator("[data-take-off]").click();
-    room.settle();
     http.json("DELETE", "/api/effects/" + effect, "");
   }
 

@@ -70,4 +70,13 @@ class DecodedPhotosTest {
     photos.once(large, 300);
     assertThat(decoded.get()).as("what is there is used").isEqualTo(2);
   }
+
+  @Test
+  void aPhotoIsAtHandOnceItNeedNotBeDecodedAndAskingDecodesNothing() {
+    Photo photo = photo(1, 900, 600);
+    assertThat(photos.isAtHand(photo, 400)).isFalse();
+    assertThat(decoded.get()).isZero();
+    photos.once(photo, 400);
+    assertThat(photos.isAtHand(photo, 400)).isTrue();
+  }
 }
