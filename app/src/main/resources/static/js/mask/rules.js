@@ -44,15 +44,12 @@ export function withoutRule(mask, index) {
 
 const settingsOf = ({ settings }) => JSON.stringify(Object.entries(settings).sort());
 
-/** Where a mask keeps off what a ready-made rule guards: index of its rule, −1 where it does not. */
-export function guardAt(mask, { rule }) {
-  return (mask.rules ?? []).findIndex((own, i) => {
-    const off = i === 0 ? own.join !== "minus" && own.inverted : own.join === "minus" && !own.inverted;
-    return off && own.kind === rule.kind && settingsOf(own) === settingsOf(rule);
-  });
-}
+/** Whether a rule takes away what it selects and nothing else; i is its place. */
+const keepsOff = (rule, i) => (i === 0 ? rule.join !== "minus" && rule.inverted : rule.join === "minus" && !rule.inverted);
 
-const keepsOff = (rule, i) => (i === 0 ? rule.join !== "minus" && rule.inverted : rule.join === "minus");
+/** Where a mask keeps off what a ready-made rule guards: index of its rule, −1 where it does not. */
+export const guardAt = (mask, { rule }) =>
+  (mask.rules ?? []).findIndex((own, i) => keepsOff(own, i) && own.kind === rule.kind && settingsOf(own) === settingsOf(rule));
 
 /** Whether a mask covers everything but what it is kept off: then a brush is there to hide. */
 export const coversMost = ({ cover, rules }) => cover === "everywhere" || (cover === "by-rule" && rules.every(keepsOff));

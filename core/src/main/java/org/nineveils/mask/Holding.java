@@ -1,7 +1,6 @@
 package org.nineveils.mask;
 
 import java.util.List;
-import org.nineveils.colour.LabLoops;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 
@@ -27,9 +26,7 @@ final class Holding {
    */
   static float[] weights(Stroke stroke, Picture plain, Area area) {
     Picture small = SmallPhoto.of(plain);
-    float[][] lab = {small.r().clone(), small.g().clone(), small.b().clone()};
-    int n = lab[0].length;
-    LabLoops.fromSrgb(lab[0], lab[1], lab[2], new float[3][n], n);
+    float[][] lab = SmallPhoto.lab(small);
     float[] begun = begun(stroke.points(), small, lab);
     float[] near = near(lab, begun, (float) stroke.holding());
     return small.width() == plain.width()

@@ -3,6 +3,7 @@ package org.nineveils.mask;
 import java.util.Collections;
 import java.util.Map;
 import java.util.WeakHashMap;
+import org.nineveils.colour.LabLoops;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
 
@@ -19,7 +20,23 @@ final class SmallPhoto {
   private static final Map<float[], Picture> KEPT =
       Collections.synchronizedMap(new WeakHashMap<>());
 
+  /** The same for what a small photo is in Lab. */
+  private static final Map<float[], float[][]> KEPT_LAB =
+      Collections.synchronizedMap(new WeakHashMap<>());
+
   private SmallPhoto() {}
+
+  /** L*, a*, b* of a small photo; not to be changed. */
+  static float[][] lab(Picture small) {
+    return KEPT_LAB.computeIfAbsent(small.r(), plane -> toLab(small));
+  }
+
+  private static float[][] toLab(Picture small) {
+    float[][] lab = {small.r().clone(), small.g().clone(), small.b().clone()};
+    int n = lab[0].length;
+    LabLoops.fromSrgb(lab[0], lab[1], lab[2], new float[3][n], n);
+    return lab;
+  }
 
   static Picture of(Picture plain) {
     if (plain.longSide() <= LONG_SIDE) {

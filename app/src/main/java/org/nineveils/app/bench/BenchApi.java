@@ -74,13 +74,14 @@ class BenchApi {
 
   private Map<String, Object> state(long id, long photoId, String said) {
     Rows.Effect row = effects.get(id);
+    Effect effect = effects.effect(row);
     Map<String, Object> out =
         Json.object(
             "rev", row.rev(),
-            "effect", EffectJson.format(effects.effect(row)),
+            "effect", EffectJson.format(effect),
             "photo", photoId,
             "painted", bench.painted(id, photoId),
-            "promises", Promises.broken(effects.effect(row)),
+            "promises", Promises.broken(effect),
             "undo", Undo.of(journal, EffectService.scope(id)));
     if (!said.isEmpty()) {
       out.put("said", said);

@@ -159,7 +159,7 @@ public class DeskService implements WardrobeSource {
         "/desk/" + id,
         Side.DESK,
         pieces,
-        List.of(),
+        List::of,
         path -> release.effect(path).effect());
   }
 }

@@ -83,6 +83,7 @@ class FittingController {
     model.addAttribute("row", row);
     model.addAttribute("desk", desk);
     model.addAttribute("wardrobe", wardrobe);
+    model.addAttribute("shelves", wardrobe.shelves().get());
     model.addAttribute("sections", bySection(wardrobe));
     model.addAttribute("photo", photo);
     model.addAttribute("photoList", Photo.list(photos.all(wardrobe.side())));

@@ -41,19 +41,27 @@ class FittingPainting {
    */
   private record Target(String effect, String veil, String name, Mask mask) {}
 
-  private Target target(FittingRow row, Fitting fitting, String key, String veil) {
+  /** A fitting and what it can put on, read once for all targets of a change. */
+  private record Room(Wardrobe wardrobe, Fitting fitting) {}
+
+  private Room room(long id) {
+    FittingRow row = fittings.get(id);
+    return new Room(fittings.wardrobe(row), fittings.unpainted(row));
+  }
+
+  private static Target target(Room room, String key, String veil) {
     Worn worn =
-        fitting.worn().stream()
+        room.fitting().worn().stream()
             .filter(w -> w.effect().equals(key))
             .findFirst()
             .orElseThrow(
                 () -> new NotFound("The photo no longer wears this effect; nothing was painted."));
-    Effect effect = fittings.wardrobe(row).effects().apply(key);
+    Effect effect = room.wardrobe().effects().apply(key);
     if (effect == null) {
       throw new NotFound("This effect is no longer here; nothing was painted.");
     }
     if (veil.equals(Worn.WHOLE)) {
-      String name = fittings.wardrobe(row).offers().get(key).name();
+      String name = room.wardrobe().offers().get(key).name();
       return new Target(key, veil, name, worn.whole());
     }
     List<Veil> veils = effect.veils().stream().map(v -> worn.changed(v, effect)).toList();
@@ -73,14 +81,9 @@ class FittingPainting {
 
   /** Adds a stroke. */
   void add(long id, String key, String veil, Stroke stroke) {
-    Target target = target(id, key, veil);
+    Target target = target(room(id), key, veil);
     String label = (stroke.reveal() ? "brush on, " : "brush off, ") + target.name();
     edit(id, label, () -> strokes.rows().add(id, key, target.veil(), stroke));
-  }
-
-  private Target target(long id, String key, String veil) {
-    FittingRow row = fittings.get(id);
-    return target(row, fittings.unpainted(row), key, veil);
   }
 
   private void edit(long id, String label, Runnable change) {
@@ -99,7 +102,7 @@ class FittingPainting {
 
   /** Does something to all the paint; see {@link Paint#all}. */
   void all(long id, String key, String veil, String how) {
-    Target target = target(id, key, veil);
+    Target target = target(room(id), key, veil);
     edit(
         id,
         how + " the paint of " + target.name(),
@@ -115,10 +118,9 @@ class FittingPainting {
    * @return the sentence that says so
    */
   String copy(long id, String[] from, String[] to) {
-    FittingRow row = fittings.get(id);
-    Fitting now = fittings.unpainted(row);
-    Target source = target(row, now, from[0], from[1]);
-    Target target = target(row, now, to[0], to[1]);
+    Room room = room(id);
+    Target source = target(room, from[0], from[1]);
+    Target target = target(room, to[0], to[1]);
     return edit(
         id,
         "mask of %s to %s".formatted(source.name(), target.name()),
@@ -145,16 +147,16 @@ class FittingPainting {
    * @return the sentence that says what happened
    */
   String load(long id, String key, Map<String, Paint> paint) {
-    FittingRow row = fittings.get(id);
-    Fitting now = fittings.unpainted(row);
+    Room room = room(id);
+    target(room, key, Worn.WHOLE); // the effect itself must be there
+    Effect effect = room.wardrobe().effects().apply(key);
     Map<String, Paint> known = new LinkedHashMap<>();
-    for (Map.Entry<String, Paint> one : paint.entrySet()) {
-      try {
-        known.put(target(row, now, key, one.getKey()).veil(), one.getValue());
-      } catch (NotFound e) {
-        target(row, now, key, Worn.WHOLE); // the effect itself must be there
-      }
-    }
+    paint.forEach(
+        (veil, p) -> {
+          if (veil.equals(Worn.WHOLE) || effect.veil(veil).isPresent()) {
+            known.put(target(room, key, veil).veil(), p);
+          }
+        });
     int left = paint.size() - known.size();
     if (known.isEmpty()) {
       throw new NotFound("The file has no paint for a veil of this effect; nothing was changed.");

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import org.nineveils.kit.Offer;
 import org.nineveils.veil.Effect;
 
@@ -16,7 +17,8 @@ import org.nineveils.veil.Effect;
  * @param back address of the page that it belongs to
  * @param side whose photos it is worn by
  * @param pieces effects in order of sections
- * @param shelves sections that an effect can be kept in; none at the desk
+ * @param shelves gives the sections that an effect can be kept in, read only when they are asked
+ *     for; none at the desk
  * @param read gives the effect of a piece by its key; read only when it is asked for
  */
 public record Wardrobe(
@@ -24,7 +26,7 @@ public record Wardrobe(
     String back,
     org.nineveils.app.photos.Side side,
     List<Piece> pieces,
-    List<Shelf> shelves,
+    Supplier<List<Shelf>> shelves,
     Function<String, Effect> read) {
 
   /**

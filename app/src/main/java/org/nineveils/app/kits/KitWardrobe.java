@@ -51,7 +51,8 @@ class KitWardrobe implements WardrobeSource {
         pieces.add(new Wardrobe.Piece(offer, small, row.favourite()));
       }
     }
-    return new Wardrobe(kit.name(), "/kits/" + id, Side.WALL, pieces, shelves(kit), this::effect);
+    return new Wardrobe(
+        kit.name(), "/kits/" + id, Side.WALL, pieces, () -> shelves(kit), this::effect);
   }
 
   /** Sections of all kits, those of the one that is worn first. */

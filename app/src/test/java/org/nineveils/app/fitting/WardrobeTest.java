@@ -32,7 +32,7 @@ class WardrobeTest {
             "/",
             Side.WALL,
             pieces,
-            List.of(),
+            List::of,
             key -> {
               read.add(key);
               return Effect.empty();

@@ -66,7 +66,7 @@ final class Block {
   }
 
   private int end() {
-    return after > noteTo || noteFrom != Integer.MAX_VALUE ? after : before;
+    return noteFrom == Integer.MAX_VALUE ? before : after;
   }
 
   private static int even(int n) {
