@@ -17,8 +17,8 @@ final class KeptPicture {
   /** Codes that a channel may be off before a pixel counts as another. */
   private static final int SEEN = 12;
 
-  /** Share of the pixels that may be others. */
-  private static final double FEW = 0.0003;
+  /** Share of the pixels that may be others: less than a word. */
+  private static final double FEW = 0.00002;
 
   private KeptPicture() {}
 
