@@ -1,6 +1,6 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
-import { changed, described, dialled, doubled, dropped, hung, movedTogether, newVeil, placedAt, setTo, toFollow, underBrush } from "../../main/resources/static/js/bench/effect.js";
+import { changed, described, doubled, dropped, hung, movedTogether, newVeil, placedAt, setTo, toFollow, underBrush } from "../../main/resources/static/js/bench/effect.js";
 
 const kind = { id: "light", label: "Light", settings: [{ key: "exposure", start: 0 }, { key: "tint", start: 0 }] };
 const empty = { edition: 1, note: "", veils: [], dials: [] };
@@ -93,7 +93,7 @@ test("what followed a dropped veil keeps its mask, and only what is not followed
 
 test("a dial goes with its veil, and its range follows the veil's value", () => {
   const dial = { veil: "a", key: "exposure", label: "Light", min: 0, max: 1 };
-  const dialledOnce = dialled(three, "a", [dial]);
+  const dialledOnce = { ...three, dials: [dial] };
   assert.deepEqual(setTo(dialledOnce, "a", "exposure", 2).dials, [{ ...dial, max: 2 }]);
   assert.deepEqual(setTo(dialledOnce, "a", "tint", 2).dials, [dial]);
   assert.deepEqual(dropped(dialledOnce, "a").dials, []);

@@ -176,9 +176,10 @@ function open(id) {
   panel = null;
   const veil = id && veilOf(id);
   if (veil) {
-    panel = veilPanel(id, side, state, kinds.get(veil.kind), {
+    panel = veilPanel(id, side, state, {
       ...{ stage, painting, take, veilOf, lift, drop, peek, open, undo },
       effect: () => effect,
+      kindOf: (v) => kinds.get(v.kind),
       look: see,
       side: () => panel && showHandles(),
     });
@@ -222,7 +223,7 @@ function show() {
   column.show(panel?.element ?? null);
   const under = brushed();
   const painted = painting.has(under?.id);
-  panel?.show(veilOf(openId), { painted, way, dials: effect.dials.filter((d) => d.veil === openId) });
+  panel?.show(veilOf(openId), { painted, way, effect });
   showHandles();
   painting.armFor(under);
   stage.maskButton(painted || (under !== undefined && under.mask.cover !== "everywhere"));

@@ -1,4 +1,5 @@
 // Effects as plain data: every function gives a new effect and leaves the old one as it was.
+import { dialsAfter } from "../veil/numbers.js";
 import { newName } from "../web/names.js";
 
 /** A new id of a veil. */
@@ -28,25 +29,27 @@ export function hung(effect, veil, behind) {
   return { ...effect, veils };
 }
 
-/** The effect with some fields of a veil changed. */
-export function changed(effect, id, fields) {
-  return { ...effect, veils: effect.veils.map((v) => (v.id === id ? { ...v, ...fields } : v)) };
-}
+/** The effect with some fields of a veil changed; its dials keep to its numbers. */
+export const changed = (effect, id, fields) => changedBy(effect, id, () => fields);
 
 /** The effect with a veil changed by a function of it that gives fields. */
-export const changedBy = (effect, id, of) => ({ ...effect, veils: effect.veils.map((v) => (v.id === id ? { ...v, ...of(v) } : v)) });
+export function changedBy(effect, id, of) {
+  const before = effect.veils.find((v) => v.id === id);
+  if (!before) return effect;
+  const after = { ...before, ...of(before) };
+  const numbers = after.settings !== before.settings || after.mask !== before.mask;
+  return {
+    ...effect,
+    veils: effect.veils.map((v) => (v.id === id ? after : v)),
+    dials: numbers && effect.dials ? dialsAfter(effect.dials, before, after) : effect.dials,
+  };
+}
 
 /** The effect with one setting of a veil changed. */
 export const setTo = (effect, id, key, value) => setAll(effect, id, { [key]: value });
 
-/** The effect with several settings of a veil changed; a dial's range follows its veil's value. */
-export function setAll(effect, id, values) {
-  const veil = effect.veils.find((v) => v.id === id);
-  const next = changed(effect, id, { settings: { ...veil.settings, ...values } });
-  const follows = (d) => d.veil === id && d.key in values;
-  const wide = (d) => ({ ...d, min: Math.min(d.min, values[d.key]), max: Math.max(d.max, values[d.key]) });
-  return { ...next, dials: next.dials.map((d) => (follows(d) ? wide(d) : d)) };
-}
+/** The effect with several settings of a veil changed. */
+export const setAll = (effect, id, values) => changedBy(effect, id, (v) => ({ settings: { ...v.settings, ...values } }));
 
 /** The effect without some veils and their dials; what followed them keeps their mask. */
 export const dropped = (effect, ...ids) => ({
@@ -66,12 +69,6 @@ export function underBrush(effect, veil) {
 /** Veils that one can follow: none that follows another itself, none at all where it is followed. */
 export const toFollow = ({ veils }, id) =>
   veils.some((v) => v.mask.veil === id) ? [] : veils.filter((v) => v.id !== id && v.mask.cover !== "as-veil");
-
-/** The effect with other dials on one veil. */
-export const dialled = (effect, id, dials) => ({
-  ...effect,
-  dials: [...effect.dials.filter((d) => d.veil !== id), ...dials],
-});
 
 /** The effect with some veils moved one place together, as far as there is room. */
 export function movedTogether(effect, ids, step) {

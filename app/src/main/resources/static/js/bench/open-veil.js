@@ -36,9 +36,9 @@ function either(label, buttons) {
  * @param begin the side that is shown first
  * @param on { change(fields, label), input(key, value), mask(mask), setting(key, value, label),
  *   start(values, label), pick(): a colour, others(): veils, toFollow(): veils, copyMask(from), lift, double, drop,
- *   close, paint(how), blend(id | null): peeked at, look(way), dials(dials, label),
- *   tryDial(key, value), note(), keep(), side(name) }
- * @returns { element, show(veil, { painted, way, dials }), tones(histogram), side }
+ *   close, paint(how), blend(id | null): peeked at, look(way), dials(all dials, label),
+ *   tryDial(dial, value), kindOf(veil), keep(), side(name) }
+ * @returns { element, show(veil, { painted, way, effect }), tones(histogram), side }
  */
 export function openVeil(veil, kind, blends, rules, begin, on) {
   const name = element("input", { className: "title-edit", maxLength: 60, value: veil.name });
@@ -103,7 +103,7 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
     paint: on.paint,
   });
   const editor = settingsEditor(kind, veil.settings, { input: on.input, change: on.setting, start: on.start });
-  const dials = dialsEditor(kind, { change: on.dials, try: on.tryDial, note: on.note });
+  const dials = dialsEditor(on.kindOf, rules.kinds, { change: on.dials, try: on.tryDial });
   const boxes = [editor, maskBox, dials].map((made) => element("div", { className: "settings" }, made.element));
   let shown = veil;
   let side = begin;
@@ -122,7 +122,7 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
     if (event.key === "Escape" && event.target.matches("input, select")) event.target.blur();
   });
 
-  function show(next, { painted, way, dials: own }) {
+  function show(next, { painted, way, effect }) {
     shown = next;
     maskBox.show(next.mask, painted);
     if (document.activeElement !== name) name.value = name.defaultValue = next.name;
@@ -141,7 +141,7 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
     if (document.activeElement !== meant) meant.value = next.meantFor;
     looking.show(way, next.mask.cover !== "everywhere" || painted);
     editor.set(next.settings);
-    dials.show(next, own);
+    dials.show(next, effect);
   }
 
   const made = {

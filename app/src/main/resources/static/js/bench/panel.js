@@ -1,21 +1,21 @@
 // The open veil and what its controls do to the effect.
 import { pickColour } from "../stage/pick.js";
-import { changed, dialled, doubled, newId, setAll, setTo, toFollow, underBrush } from "./effect.js";
+import { changed, doubled, newId, setAll, setTo, toFollow, underBrush } from "./effect.js";
 import { openVeil } from "./open-veil.js";
 import { askToKeep } from "./swatches.js";
+import { withNumber } from "../veil/numbers.js";
 
 /**
  * @param id of the veil
  * @param side that is shown first
  * @param given { blends, masks } as the page was made with
- * @param kind descriptors of the veil's kind
- * @param b the bench: { stage, painting, take(fn, label), veilOf(id), effect(), lift, drop, peek, open,
+ * @param b the bench: { stage, painting, take(fn, label), veilOf(id), kindOf(veil), effect(), lift, drop, peek, open,
  *   undo(redo, edit), look(way), side() }
  */
-export function veilPanel(id, side, given, kind, b) {
+export function veilPanel(id, side, given, b) {
   const { take, veilOf, peek } = b;
   const label = (what) => `${what} of ${veilOf(id).name}`;
-  return openVeil(veilOf(id), kind, given.blends, given.masks, side, {
+  return openVeil(veilOf(id), b.kindOf(veilOf(id)), given.blends, given.masks, side, {
     change: (fields, what) => take((e) => changed(e, id, fields), label(what)),
     input: (key, value) => take((e) => setTo(e, id, key, value)),
     mask: (mask) => take((e) => changed(e, id, { mask })),
@@ -27,9 +27,9 @@ export function veilPanel(id, side, given, kind, b) {
     copyMask: (from) => b.painting.copy(veilOf(from), id, (edit) => b.undo(false, edit)),
     blend: (mode) => peek(mode && changed(b.effect(), id, { blend: mode }), mode && given.blends.find((m) => m.id === mode).label),
     look: b.look,
-    dials: (dials, what) => take((e) => dialled(e, id, dials), what),
-    tryDial: (key, value) => peek(key && setTo(b.effect(), id, key, value), key && "As the dial would make it"),
-    note: () => b.effect().note,
+    dials: (dials, what) => take((e) => ({ ...e, dials }), what),
+    tryDial: ({ veil, key }, value) => peek(value === null ? null : changed(b.effect(), veil, withNumber(veilOf(veil), key, value)), value === null ? "" : "As the dial would make it"),
+    kindOf: b.kindOf,
     keep: () => askToKeep(document.querySelector("[data-keep-swatch]"), veilOf(id)),
     side: b.side,
     lift: () => b.lift(id),

@@ -3,6 +3,7 @@
 import { send } from "../web/http.js";
 import { whileLookedAt } from "../web/looked-at.js";
 import { sayFault } from "../web/say.js";
+import { numberOf } from "../veil/numbers.js";
 import { changed, dropped, setTo } from "./effect.js";
 
 /** The effect with one difference taken over from its origin. */
@@ -23,7 +24,7 @@ export function broughtOver(effect, d) {
     }
     case "dials":
       return d.value.reduce((next, dial) => {
-        const own = next.veils.find((v) => v.id === dial.veil).settings[dial.key];
+        const own = numberOf(next.veils.find((v) => v.id === dial.veil), dial.key);
         const wide = { ...dial, min: Math.min(dial.min, own), max: Math.max(dial.max, own) };
         return { ...next, dials: [...next.dials, wide] };
       }, { ...effect, dials: [] });

@@ -1,8 +1,11 @@
 // The card of a worn effect: its note, its opacity and dials, and its veils.
 import { slider } from "../editors/slider.js";
 import { quietButton } from "../web/button.js";
+import { linesOf } from "../veil/card-lines.js";
+import { numberOf, numbersOf } from "../veil/numbers.js";
+import { redrawn } from "../web/redrawn.js";
 import { veilInside } from "./inside.js";
-import { coverWords, dialValue, veilState, WHOLE } from "./wearing.js";
+import { coverWords, dialValue, reaches, veilState, WHOLE } from "./wearing.js";
 
 const share = (label, start) => ({ key: "opacity", label, unit: "%", min: 0, max: 100, step: 1, start });
 
@@ -14,10 +17,11 @@ export class Card {
   /**
    * @param find gives the element of a name within the card
    * @param kinds descriptors by id of kind
+   * @param sorts of rule
    * @param on { opacity(share, rests), veil(veil, fields, rests), dial(dial, value, rests), brush(id) }
    */
-  constructor(find, kinds, on) {
-    Object.assign(this, { find, kinds, on });
+  constructor(find, kinds, sorts, on) {
+    Object.assign(this, { find, kinds, sorts, on });
   }
 
   /** Shows a worn effect, or nothing; sliders under the hand stay where they are. */
@@ -28,31 +32,31 @@ export class Card {
     const worn = fitting.worn.find((w) => w.effect === piece.key);
     const states = piece.effect.veils.map((veil) => veilState(fitting, piece.key, veil));
     const words = piece.effect.veils.map((veil) => coverWords(fitting, piece, veil));
-    const shape = JSON.stringify([piece.key, brushed?.of, words, states.map((s) => [s.lifted, s.doubled])]);
-    if (shape !== this.#shown) this.#build(piece, states, brushed, words);
+    const dials = piece.effect.dials.filter((dial) => reaches(fitting, piece, dial));
+    const shape = JSON.stringify([piece.key, brushed?.of, words, dials, states.map((s) => [s.lifted, s.doubled])]);
+    if (shape !== this.#shown) this.#build(piece, states, brushed, words, dials);
     this.find("brush-whole").setAttribute("aria-pressed", String(brushed?.of === WHOLE));
     this.#shown = shape;
     this.#sliders.get("effect").set(worn.opacity * 100);
     piece.effect.veils.forEach((veil, i) => this.#sliders.get(veil.id).set(states[i].opacity * 100));
-    for (const dial of piece.effect.dials) this.#sliders.get(`${dial.veil} ${dial.key}`).set(dialValue(fitting, piece, dial));
+    for (const dial of dials) this.#sliders.get(`${dial.veil} ${dial.key}`).set(dialValue(fitting, piece, dial));
   }
 
-  #build(piece, states, brushed, words) {
+  #build(piece, states, brushed, words, left) {
     this.find("card-name").textContent = piece.name;
     const note = this.find("card-note");
     note.hidden = piece.effect.note === "";
     note.textContent = piece.effect.note;
     const whole = this.#slider("effect", share("Opacity", 100), (v, rests) => this.on.opacity(v / 100, rests));
-    const dials = piece.effect.dials.map((dial) => this.#dial(piece, dial));
-    this.find("card-opacity").replaceChildren(whole.element, ...dials.map((d) => d.element));
-    const lines = piece.effect.veils.map((veil, i) => this.#line(veil, states[i], brushed, words[i]));
-    this.find("card-veils").replaceChildren(...lines);
+    const lines = linesOf(left).map(({ dial, heading }) => (dial ? this.#dial(piece, dial).element : headed(heading)));
+    redrawn(this.find("card-opacity"), whole.element, ...lines);
+    redrawn(this.find("card-veils"), ...piece.effect.veils.map((veil, i) => this.#line(veil, states[i], brushed, words[i])));
   }
 
   #dial(piece, dial) {
     const veil = piece.effect.veils.find((v) => v.id === dial.veil);
-    const setting = this.kinds.get(veil.kind).settings.find((s) => s.key === dial.key);
-    const own = { ...setting, label: dial.label, min: dial.min, max: dial.max, start: veil.settings[dial.key] };
+    const setting = numbersOf(veil, this.kinds.get(veil.kind), this.sorts).find((s) => s.key === dial.key);
+    const own = { ...setting, group: dial.heading ?? "", label: dial.label, min: dial.min, max: dial.max, start: numberOf(veil, dial.key) };
     return this.#slider(`${dial.veil} ${dial.key}`, own, (v, rests) => this.on.dial(dial, v, rests));
   }
 
@@ -98,3 +102,7 @@ export class Card {
     return row;
   }
 }
+
+/** What stands above a group of dials; a line where dials without a heading come after some that have one. */
+const headed = (heading) =>
+  heading === "" ? document.createElement("hr") : Object.assign(document.createElement("h3"), { className: "dial-heading", textContent: heading });

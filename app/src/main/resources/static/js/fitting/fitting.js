@@ -226,7 +226,7 @@ function takeBrush(of) {
 }
 
 const bundle = new Bundle({ veil: edit.veil, brush: takeBrush });
-const card = new Card(find, kinds, { ...edit, brush: takeBrush });
+const card = new Card(find, kinds, state.sorts, { ...edit, brush: takeBrush });
 const panel = new PaintPanel(find("paint"), state, {
   all: (how) => painting.all(how),
   mask: edit.mask,
@@ -251,7 +251,7 @@ function show() {
   find("rail-count").textContent = counted(items);
   for (const name of ["keep-open", "batch-open"]) if (find(name)) find(name).disabled = items.length === 0;
   card.show(piece, fitting, under);
-  handles.show(placesOf(fitting, piece, kinds, edit.place));
+  handles.show(placesOf(fitting, piece, kinds, state.sorts, edit.place));
   brush.arm(under !== null, !under || !coversMost(under.mask));
   stage.maskButton(under !== null);
   panel.show(under, { painted: painting.strokes > 0, paper: `${base}${state.id}/paint?effect=${encodeURIComponent(page.openKey)}` });

@@ -1,4 +1,5 @@
 // Fittings as plain data: every function gives a new fitting and leaves the old one as it was.
+import { numberOf, ruleOf } from "../veil/numbers.js";
 
 /** Key of the paint by which an effect as a whole is brushed on. */
 export const WHOLE = "*";
@@ -26,8 +27,17 @@ export function veilChanged(fitting, key, veil, fields) {
 /** Where a dial stands. */
 export function dialValue(fitting, piece, dial) {
   const veil = piece.effect.veils.find((v) => v.id === dial.veil);
-  const turned = veilState(fitting, piece.key, veil).dials[dial.key] ?? veil.settings[dial.key];
+  const turned = veilState(fitting, piece.key, veil).dials[dial.key] ?? numberOf(veil, dial.key);
   return Math.min(dial.max, Math.max(dial.min, turned));
+}
+
+/** Whether a dial turns something in this fitting: a rule of a mask only while the mask has it. */
+export function reaches(fitting, piece, dial) {
+  const rule = ruleOf(dial.key);
+  if (!rule) return true;
+  const { mask } = piece.effect.veils.find((v) => v.id === dial.veil);
+  const now = wornOf(fitting, piece.key).masks[dial.veil] ?? mask;
+  return now.rules?.[rule.index]?.kind === mask.rules[rule.index].kind;
 }
 
 /** The fitting with a dial turned. */

@@ -100,10 +100,10 @@ public final class EffectDifferences {
     return out;
   }
 
-  /** The origin's dials that can be taken over: of veils that both have. */
+  /** The origin's dials that can be taken over: of numbers that both have. */
   private static List<Object> dials(Effect origin, Effect own) {
     return origin.dials().stream()
-        .filter(d -> own.veil(d.veil()).isPresent())
+        .filter(d -> own.veil(d.veil()).filter(d::fits).isPresent())
         .<Object>map(EffectJson::formatDial)
         .toList();
   }

@@ -33,7 +33,8 @@ public final class EffectJson {
         "key", dial.key(),
         "label", dial.label(),
         "min", dial.min(),
-        "max", dial.max());
+        "max", dial.max(),
+        "heading", dial.heading());
   }
 
   /** One veil as JSON takes it. */
@@ -69,11 +70,16 @@ public final class EffectJson {
   }
 
   private static Dial parseDial(Fields f) {
-    f.only("veil", "key", "label", "min", "max");
+    f.only("veil", "key", "label", "min", "max", "heading");
     return f.build(
         () ->
             new Dial(
-                f.text("veil"), f.text("key"), f.text("label"), f.number("min"), f.number("max")));
+                f.text("veil"),
+                f.text("key"),
+                f.text("label"),
+                f.number("min"),
+                f.number("max"),
+                f.text("heading", "")));
   }
 
   /** Reads one veil. */

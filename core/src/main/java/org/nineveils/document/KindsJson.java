@@ -40,7 +40,8 @@ public final class KindsJson {
         "y", key(handle.y()),
         "angle", key(handle.angle()),
         "length", key(handle.length()),
-        "ruler", handle.ruler().name());
+        "ruler", handle.ruler().name(),
+        "from", handle.from().name());
   }
 
   private static String key(Setting<?> setting) {

@@ -86,8 +86,10 @@ public record Combination(Effect effect, List<String> said) {
           veils.add(Worn.again(veils.get(veils.size() - 1), "k" + (veils.size() + 1)));
         }
         for (Dial dial : effect.dials()) {
-          if (dial.veil().equals(veil.id()) && dials.size() < Effect.MAX_DIALS) {
-            dials.add(new Dial(id, dial.key(), dial.label(), dial.min(), dial.max()));
+          if (dial.veil().equals(veil.id())
+              && dials.size() < Effect.MAX_DIALS
+              && dial.reaches(veil, own(id))) {
+            dials.add(dial.of(id));
           }
         }
         if (shared && first) {
@@ -97,6 +99,10 @@ public record Combination(Effect effect, List<String> said) {
           first = false;
         }
       }
+    }
+
+    private Veil own(String id) {
+      return veils.stream().filter(v -> v.id().equals(id)).findFirst().orElseThrow();
     }
 
     private static boolean twice(Worn worn, Pick pick, Veil veil) {

@@ -3,8 +3,11 @@ package org.nineveils.kit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.nineveils.mask.Rule;
+import org.nineveils.mask.RuleNumber;
 import org.nineveils.setting.Handle;
-import org.nineveils.setting.NumberSetting;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 
@@ -27,16 +30,23 @@ public final class Promises {
     }
     if (MOVES.matcher(effect.note()).find() && !isAnyLeft(effect)) {
       for (Veil veil : effect.veils()) {
-        for (Handle handle : veil.kind().handles()) {
-          if (isUsed(handle, veil) && !isLeft(handle, veil, effect)) {
-            out.add(
-                "The note lets the photographer move something, but “%s” of “%s” has no dial for its place."
-                    .formatted(handle.label(), veil.name()));
-          }
-        }
+        places(veil).forEach(place -> out.add(unmoved(place, veil)));
       }
     }
     return out;
+  }
+
+  private static String unmoved(String place, Veil veil) {
+    return "The note lets the photographer move something, but “%s” of “%s” has no dial for its place."
+        .formatted(place, veil.name());
+  }
+
+  /** What of a veil has a place, in words. */
+  private static Stream<String> places(Veil veil) {
+    return Stream.concat(
+            veil.kind().handles().stream().filter(h -> isUsed(h, veil)),
+            veil.mask().rules().stream().flatMap(r -> r.kind().handles().stream()))
+        .map(Handle::label);
   }
 
   private static boolean isUsed(Handle handle, Veil veil) {
@@ -47,15 +57,27 @@ public final class Promises {
   /** One place that can be moved keeps what the note says of moving. */
   private static boolean isAnyLeft(Effect effect) {
     return effect.veils().stream()
-        .anyMatch(v -> v.kind().handles().stream().anyMatch(h -> isLeft(h, v, effect)));
+        .anyMatch(
+            v ->
+                isRuleLeft(v, effect)
+                    || v.kind().handles().stream().anyMatch(h -> isLeft(h, v, effect)));
   }
 
   private static boolean isLeft(Handle handle, Veil veil, Effect effect) {
-    return isDial(handle.x(), veil, effect) || isDial(handle.y(), veil, effect);
+    return isDial(handle.x().key(), veil, effect) || isDial(handle.y().key(), veil, effect);
   }
 
-  private static boolean isDial(NumberSetting setting, Veil veil, Effect effect) {
-    return effect.dials().stream()
-        .anyMatch(d -> d.veil().equals(veil.id()) && d.key().equals(setting.key()));
+  private static boolean isRuleLeft(Veil veil, Effect effect) {
+    List<Rule> rules = veil.mask().rules();
+    return IntStream.range(0, rules.size())
+        .anyMatch(
+            i ->
+                rules.get(i).kind().handles().stream()
+                    .flatMap(h -> Stream.of(h.x(), h.y()))
+                    .anyMatch(s -> isDial(new RuleNumber(i, s.key()).written(), veil, effect)));
+  }
+
+  private static boolean isDial(String key, Veil veil, Effect effect) {
+    return effect.dials().stream().anyMatch(d -> d.veil().equals(veil.id()) && d.key().equals(key));
   }
 }

@@ -144,7 +144,7 @@ public record Worn(
     Map<String, Double> numbers = new LinkedHashMap<>();
     for (Dial dial : of.dials()) {
       Double wanted = dial.veil().equals(veil.id()) ? change.dials().get(dial.key()) : null;
-      if (wanted != null) {
+      if (wanted != null && dial.reaches(own, veil)) {
         numbers.put(dial.key(), dial.within(wanted));
       }
     }

@@ -103,7 +103,8 @@ public final class FormatSchema {
             "key", text(1, 60),
             "label", text(1, Dial.MAX_LABEL),
             "min", Json.object("type", "number"),
-            "max", Json.object("type", "number")),
+            "max", Json.object("type", "number"),
+            "heading", text(0, Dial.MAX_LABEL)),
         List.of("veil", "key", "label", "min", "max"));
   }
 

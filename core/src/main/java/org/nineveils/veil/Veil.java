@@ -1,7 +1,9 @@
 package org.nineveils.veil;
 
 import java.util.Map;
+import java.util.Optional;
 import org.nineveils.mask.Mask;
+import org.nineveils.mask.RuleNumber;
 import org.nineveils.setting.InvalidSetting;
 import org.nineveils.setting.SettingValues;
 
@@ -66,9 +68,10 @@ public record Veil(
   }
 
   /**
-   * The same veil with some settings at other values.
+   * The same veil with some numbers at other values.
    *
-   * @param values numbers by key of a setting of its kind
+   * @param values by key of a setting of its kind, or of a rule of its mask as {@link RuleNumber}
+   *     writes it
    * @throws InvalidSetting if a key is unknown or a value out of range
    */
   public Veil withNumbers(Map<String, Double> values) {
@@ -76,9 +79,17 @@ public record Veil(
       return this;
     }
     Map<String, Object> all = settings.format();
-    all.putAll(values);
+    Mask covers = mask;
+    for (Map.Entry<String, Double> one : values.entrySet()) {
+      Optional<RuleNumber> ruled = RuleNumber.parse(one.getKey());
+      if (ruled.isPresent()) {
+        covers = ruled.get().set(covers, one.getValue());
+      } else {
+        all.put(one.getKey(), one.getValue());
+      }
+    }
     SettingValues next = SettingValues.parse(kind.settings(), all);
-    return new Veil(id, name, kind, next, blend, opacity, lifted, mask, meantFor);
+    return new Veil(id, name, kind, next, blend, opacity, lifted, covers, meantFor);
   }
 
   /** The same veil under another id. */

@@ -80,6 +80,9 @@ class DocumentsTest {
         .hasMessageContaining("a veil that is not there");
     assertThatThrownBy(() -> parse(with.replace(dial, dial + ", " + dial)))
         .hasMessageContaining("another dial turns already");
+    Effect headed = parse(with.replace("\"max\": 1}", "\"max\": 1, \"heading\": \"The sun\"}"));
+    assertThat(headed.dials().get(0).heading()).isEqualTo("The sun");
+    assertThat(parse(Json.write(EffectJson.format(headed)))).isEqualTo(headed);
   }
 
   @Test

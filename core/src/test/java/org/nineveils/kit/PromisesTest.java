@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.nineveils.mask.Cover;
+import org.nineveils.mask.Mask;
 import org.nineveils.testing.Pictures;
 import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
@@ -32,5 +34,21 @@ class PromisesTest {
   void aNoteThatSpeaksOfADialNeedsOne() {
     assertThat(broken("The dial sets the warmth.")).hasSize(1);
     assertThat(broken("The dial sets the warmth.", PLACE)).isEmpty();
+  }
+
+  @Test
+  void aPlaceOfARuleOfTheMaskKeepsThePromiseToo() {
+    Veil spot = Pictures.veil("light", Map.of("exposure", 1)).withMask(round());
+    String note = "Drag the spot onto the head.";
+    assertThat(Promises.broken(new Effect(List.of(spot), note, 1)))
+        .singleElement()
+        .asString()
+        .contains("“Shape” of “Light”");
+    Dial place = new Dial(spot.id(), "rule1.y", "Spot: down", 0, 100);
+    assertThat(Promises.broken(new Effect(List.of(spot), note, 1, List.of(place)))).isEmpty();
+  }
+
+  private static Mask round() {
+    return new Mask(Cover.BY_RULE, List.of(Pictures.rule("shape", Map.of("size", 40))));
   }
 }

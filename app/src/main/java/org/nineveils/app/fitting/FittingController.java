@@ -161,6 +161,7 @@ class FittingController {
         Json.object(
             "wardrobe", row.wardrobe(),
             "kinds", KindsJson.format(),
+            "sorts", KindsJson.rules(),
             "guards", KindsJson.guards(),
             "edges", KindsJson.maskEdges(),
             "names",

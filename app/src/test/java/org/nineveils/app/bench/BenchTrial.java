@@ -24,6 +24,7 @@ abstract class BenchTrial {
   final Http http = new Http(app);
   private RunningApp.ObservedPage observed;
   String effect;
+  String name;
 
   /** Parts of messages that a test expects in the browser's console. */
   final List<String> allowedFaults = new ArrayList<>();
@@ -33,7 +34,8 @@ abstract class BenchTrial {
 
   @BeforeEach
   void openANewEffect() {
-    String body = "{\"name\": \"Bench trial %d\"}".formatted(++made);
+    name = "Bench trial %d".formatted(++made);
+    String body = "{\"name\": \"%s\"}".formatted(name);
     String go = Json.read(http.json("POST", "/api/sections/2/effects", body).body(), "").text("go");
     effect = go.replaceAll("\\D", "");
     observed = app.page();

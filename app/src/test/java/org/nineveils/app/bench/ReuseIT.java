@@ -25,6 +25,7 @@ class ReuseIT extends BenchTrial {
     page.keyboard().press("h");
     page.locator(".swatches input[type=search]").fill("thirds");
     Locator kept = page.locator(".kept");
+    kept.first().waitFor();
     assertThat(kept.count()).isEqualTo(1);
     assertThat(kept.locator("small").innerText()).startsWith("Quillfern");
     kept.locator(".kept-hang").click();

@@ -112,6 +112,11 @@ public final class Overlay implements VeilKind {
       new NumberSetting("flareY", "From top", "Flare", "%", -20, 120, 1, 12.0);
   public static final NumberSetting FLARE_SIZE =
       new NumberSetting("flareSize", "Size", "Flare", "%", 1, 60, 0.5, 10.0);
+  public static final NumberSetting FLARE_ANGLE =
+      new NumberSetting("flareAngle", "Turned", "Flare", "°", -180, 180, 1, 0.0);
+  public static final NumberSetting FLARE_SPREAD =
+      new NumberSetting("flareSpread", "Spread", "Flare", "%", 0, 300, 1, 100.0);
+  public static final NumberSetting FLARE_BLUR = percent("flareBlur", "Blur", "Flare", 0);
   public static final NumberSetting FLARE_WARMTH = percent("flareWarmth", "Warmth", "Flare", 60);
 
   public static final NumberSetting GRAIN = percent("grain", "Amount", "Film grain", 0);
@@ -151,12 +156,15 @@ public final class Overlay implements VeilKind {
   @Override
   public List<Handle> handles() {
     return List.of(
-        Handle.point("Placed picture", PICTURE, PICTURE_X, PICTURE_Y).turned(PICTURE_ANGLE),
+        Handle.point("Placed picture", PICTURE, PICTURE_X, PICTURE_Y)
+            .turned(PICTURE_ANGLE)
+            .reaching(PICTURE_SCALE, Handle.Ruler.QUARTER),
         Handle.point("Gradient", GRADIENT, GRADIENT_X, GRADIENT_Y)
             .turned(GRADIENT_ANGLE)
             .reaching(GRADIENT_LENGTH, Handle.Ruler.LONG_SIDE),
         Handle.point("Shaft of light", SHAFT, SHAFT_X, SHAFT_Y).turned(SHAFT_ANGLE),
         Handle.point("Flare", FLARE, FLARE_X, FLARE_Y)
+            .turnedFromMiddle(FLARE_ANGLE)
             .reaching(FLARE_SIZE, Handle.Ruler.LONG_SIDE));
   }
 
@@ -199,6 +207,9 @@ public final class Overlay implements VeilKind {
         FLARE_X,
         FLARE_Y,
         FLARE_SIZE,
+        FLARE_ANGLE,
+        FLARE_SPREAD,
+        FLARE_BLUR,
         FLARE_WARMTH,
         GRAIN,
         GRAIN_SIZE,

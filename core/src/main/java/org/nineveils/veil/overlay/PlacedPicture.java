@@ -8,9 +8,10 @@ import org.nineveils.veil.Frame;
 
 /**
  * A picture laid over the photo: filling the frame, fitted into it, or repeated; scaled and turned
- * about its middle, which can be moved; mirrored. Where it does not reach, or is transparent, the
- * photo stays. It is first made smaller by area averaging to about the size that it is seen at,
- * then read between its pixels by straight lines in both directions.
+ * about its middle, which can be moved; mirrored. However it is turned, at a scale of 100 % with
+ * its middle in the middle of the frame it fills the frame, or lies within it. Where it does not
+ * reach, or is transparent, the photo stays. It is first made smaller by area averaging to about
+ * the size that it is seen at, then read between its pixels by straight lines in both directions.
  */
 final class PlacedPicture {
   private final Picture texture;
@@ -34,15 +35,14 @@ final class PlacedPicture {
     amount = (float) v.share(Overlay.PICTURE_AMOUNT);
     String fit = v.get(Overlay.PICTURE_FIT);
     tiled = fit.equals("tile");
-    double across = frame.width() / (double) picture.width();
-    double down = frame.height() / (double) picture.height();
-    double size = fit.equals("fill") ? Math.max(across, down) : Math.min(across, down);
+    double angle = Math.toRadians(v.number(Overlay.PICTURE_ANGLE));
+    double size =
+        fit.equals("fill") ? filling(frame, picture, angle) : fitting(frame, picture, angle);
     size *= v.share(Overlay.PICTURE_SCALE);
     int longSide = (int) Math.max(1, Math.round(picture.longSide() * Math.min(1, size)));
     texture = frame.shelf().find(sha, longSide).orElse(picture);
     cover = frame.shelf().cover(sha, longSide).orElse(null);
     double perPixel = texture.longSide() / (picture.longSide() * size);
-    double angle = Math.toRadians(v.number(Overlay.PICTURE_ANGLE));
     String mirror = v.get(Overlay.PICTURE_MIRROR);
     double flipU = mirror.equals("across") || mirror.equals("both") ? -1 : 1;
     double flipV = mirror.equals("down") || mirror.equals("both") ? -1 : 1;
@@ -54,6 +54,25 @@ final class PlacedPicture {
     double cy = frame.height() * v.share(Overlay.PICTURE_Y);
     u0 = (float) (texture.width() / 2.0 - ux * cx - uy * cy);
     v0 = (float) (texture.height() / 2.0 - vx * cx - vy * cy);
+  }
+
+  /** The scale at which a turned picture just covers the frame. */
+  private static double filling(Frame frame, Picture picture, double angle) {
+    return Math.max(
+        extent(frame.width(), frame.height(), angle) / picture.width(),
+        extent(frame.height(), frame.width(), angle) / picture.height());
+  }
+
+  /** The scale at which a turned picture just lies within the frame. */
+  private static double fitting(Frame frame, Picture picture, double angle) {
+    return Math.min(
+        frame.width() / extent(picture.width(), picture.height(), angle),
+        frame.height() / extent(picture.height(), picture.width(), angle));
+  }
+
+  /** How far a rectangle reaches along its own side once it is turned. */
+  private static double extent(double side, double other, double angle) {
+    return side * Math.abs(Math.cos(angle)) + other * Math.abs(Math.sin(angle));
   }
 
   /** Null where no picture is placed, or it is not on the shelf. */

@@ -245,4 +245,47 @@ class OverlayTest {
     assertThat(ghost).isGreaterThan(out.r()[40 * 300 + 60 + (int) (90 * 1.8)] + 0.05f);
     assertThat(out.r()[row + 60]).as("warm light").isGreaterThan(out.b()[row + 60]);
   }
+
+  /** A ghost of a flare at 20, 50 % lies at 60 + 90 · 1.8 · spread along the line, 20 wide. */
+  private static float ghost(Picture out, double turn, double spread) {
+    double far = 90 * 1.8 * spread;
+    int x = (int) Math.round(60 + far * Math.cos(Math.toRadians(turn)));
+    int y = (int) Math.round(100 + far * Math.sin(Math.toRadians(turn)));
+    return out.r()[y * 300 + x];
+  }
+
+  @Test
+  void aFlareTurnsAboutItsSourceAndSpreadsAlongItsLine() {
+    Picture black = Pictures.flat(300, 200, 0, 0, 0);
+    Map<String, Object> left = Map.of("flare", 100, "flareX", 20, "flareY", 50, "flareSize", 5);
+    Map<String, Object> turned = new java.util.HashMap<>(left);
+    turned.put("flareAngle", 30);
+    turned.put("flareSpread", 80);
+    Picture as = laid(black, left);
+    Picture moved = laid(black, turned);
+    assertThat(ghost(moved, 30, 0.8)).isCloseTo(ghost(as, 0, 1), within(0.02f));
+    assertThat(ghost(moved, 30, 0.8)).isGreaterThan(ghost(as, 30, 0.8) + 0.1f);
+    assertThat(ghost(moved, 0, 1)).isLessThan(ghost(as, 0, 1) - 0.1f);
+  }
+
+  @Test
+  void aBlurredFlareHasNoRimsAndAsMuchLightAtItsSource() {
+    Picture black = Pictures.flat(300, 200, 0, 0, 0);
+    Map<String, Object> left = Map.of("flare", 100, "flareX", 20, "flareY", 50, "flareSize", 8);
+    Map<String, Object> blurred = new java.util.HashMap<>(left);
+    blurred.put("flareBlur", 100);
+    Picture sharp = laid(black, left);
+    Picture soft = laid(black, blurred);
+    assertThat(steepest(soft)).isLessThan(steepest(sharp) / 3);
+    assertThat(soft.r()[100 * 300 + 60]).isCloseTo(sharp.r()[100 * 300 + 60], within(0.05f));
+  }
+
+  /** Greatest step beyond the source, where rims of ghosts are. */
+  private static float steepest(Picture p) {
+    float most = 0;
+    for (int x = 120; x < 299; x++) {
+      most = Math.max(most, Math.abs(p.r()[100 * 300 + x + 1] - p.r()[100 * 300 + x]));
+    }
+    return most;
+  }
 }

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
@@ -120,5 +122,28 @@ class PlacedPictureTest {
       }
     }
     assertThat(Pictures.same(Renderer.render(GREY, stack), GREY)).isTrue();
+  }
+
+  @ParameterizedTest
+  @ValueSource(doubles = {7, 30, 45, 90, 135, -60})
+  void whatFillsTheFrameFillsItAndWhatFitsIntoItFitsHoweverItIsTurned(double angle) {
+    Picture texture = Pictures.flat(50, 40, 0.9, 0.1, 0.1);
+    Picture filled = laid(GREY, texture, Map.of("pictureFit", "fill", "pictureAngle", angle));
+    assertThat(left(filled)).as("grey left at %s", angle).isZero();
+    Map<String, Object> fit = Map.of("pictureFit", "fit", "pictureAngle", angle);
+    Picture fitted = laid(GREY, texture, fit);
+    // Nothing of it is cut off: its share is that of 50 × 40 scaled until it touches.
+    double cos = Math.abs(Math.cos(Math.toRadians(angle)));
+    double sin = Math.abs(Math.sin(Math.toRadians(angle)));
+    double scale = Math.min(120 / (50 * cos + 40 * sin), 60 / (50 * sin + 40 * cos));
+    assertThat(120 * 60 - left(fitted)).isCloseTo((int) (50 * 40 * scale * scale), within(90));
+  }
+
+  private static int left(Picture p) {
+    int grey = 0;
+    for (float g : p.g()) {
+      grey += g == 0.5f ? 1 : 0;
+    }
+    return grey;
   }
 }
