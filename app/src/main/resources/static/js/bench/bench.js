@@ -177,7 +177,7 @@ function open(id) {
   const veil = id && veilOf(id);
   if (veil) {
     panel = veilPanel(id, side, state, {
-      ...{ stage, painting, take, veilOf, lift, drop, peek, open, undo },
+      ...{ stage, painting, take, veilOf, lift, drop, peek, close, undo },
       effect: () => effect,
       kindOf: (v) => kinds.get(v.kind),
       look: see,
@@ -187,6 +187,13 @@ function open(id) {
   }
   show();
   stage.refresh();
+}
+
+/** Closes the open veil; the keys go back to its cloth. */
+function close() {
+  const id = column.root.contains(document.activeElement) && page.openId;
+  open(null);
+  if (id) rail.focus(id);
 }
 
 /** Another way to look at the open veil. */
@@ -233,11 +240,12 @@ function show() {
   showNote(find("note"), effect.note);
 }
 
-/** The words over the picture: what is peeked at, how it is looked at, or what to do first. */
+/** What is looked at, in words; and what to do first, by the brush. */
 function hint(words) {
   const under = brushed();
-  const hidden = under && painting.brush.armed && !painting.has(under.id) && under.mask.cover === "brush-on";
-  stage.label(words || wayWords(page.way, veilOf(page.openId)) || (hidden && !page.peeked ? hiddenHint(under) : ""));
+  const hidden = under && !painting.has(under.id) && under.mask.cover === "brush-on";
+  painting.brush.hint(hidden ? hiddenHint(under) : "");
+  stage.label(words || wayWords(page.way, veilOf(page.openId)));
 }
 
 async function undo(redo, edit) {
@@ -262,7 +270,7 @@ async function choosePhoto(next) {
   trace.changed();
 }
 
-listenVariants(find("variants"), find("variants-open"), api, { effect: () => effect, saved: () => store.settled(), peek, take });
+listenVariants(column, find("variants-open"), api, { effect: () => effect, saved: () => store.settled(), peek, take });
 listenUndo(undo);
 listenExports(document.querySelectorAll("[data-format]"), (format) => `${api}/export?photo=${wall.photo.id}&format=${format}`);
 find("note").addEventListener("change", (event) => take((e) => ({ ...e, note: event.target.value }), "note"));
@@ -282,7 +290,7 @@ listen(
     openId: () => page.openId,
     lift: () => lift(page.openId),
     drop: () => drop(page.openId),
-    close: () => open(null),
+    close,
     neighbour: (step) => wall.neighbour(step),
     seeAgain: () => page.way === "without" && see("all"),
   }),

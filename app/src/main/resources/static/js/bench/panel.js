@@ -9,7 +9,7 @@ import { withNumber } from "../veil/numbers.js";
  * @param id of the veil
  * @param side that is shown first
  * @param given { blends, masks } as the page was made with
- * @param b the bench: { stage, painting, take(fn, label), veilOf(id), kindOf(veil), effect(), lift, drop, peek, open,
+ * @param b the bench: { stage, painting, take(fn, label), veilOf(id), kindOf(veil), effect(), lift, drop, peek, close,
  *   undo(redo, edit), look(way), side() }
  */
 export function veilPanel(id, side, given, b) {
@@ -38,7 +38,7 @@ export function veilPanel(id, side, given, b) {
       take((e) => doubled(e, id, copy), `double ${veilOf(id).name}`);
     },
     drop: () => b.drop(id),
-    close: () => b.open(null),
+    close: b.close,
     paint: (how) => {
       const { id: under } = underBrush(b.effect(), veilOf(id));
       const own = { off: "brushOff", middle: "allButTheMiddle" }[how];

@@ -48,11 +48,13 @@ export function ruleEditor({ kinds, most, guards }, on) {
     if (index > 0) head.append(joinChooser(rule, index));
     const name = document.createElement("b");
     name.textContent = kind.label;
+    const invert = button(rule.inverted ? "Inverted" : "Invert", rule.inverted, () =>
+      on.change(ruleChanged(mask, index, { inverted: !mask.rules[index].inverted }), "inverted rule"),
+    );
+    invert.dataset.act = `invert ${index}`;
     head.append(
       name,
-      button(rule.inverted ? "Inverted" : "Invert", rule.inverted, () =>
-        on.change(ruleChanged(mask, index, { inverted: !mask.rules[index].inverted }), "inverted rule"),
-      ),
+      invert,
       button("Drop", false, () => on.change(withoutRule(mask, index), "dropped rule")),
     );
     box.append(head);

@@ -2,6 +2,7 @@
 // over, and is shown on the stage while it is pointed at.
 import { send } from "../web/http.js";
 import { whileLookedAt } from "../web/looked-at.js";
+import { redrawn } from "../web/redrawn.js";
 import { sayFault } from "../web/say.js";
 import { numberOf } from "../veil/numbers.js";
 import { changed, dropped, setTo } from "./effect.js";
@@ -35,43 +36,52 @@ export function broughtOver(effect, d) {
   }
 }
 
-/** Lets a button open what differs; where the effect is no variant there is neither. */
-export function listenVariants(dialog, button, api, on) {
-  if (!dialog) return;
-  const variants = new Variants(dialog, api, on);
+/** Lets a button show what differs beside the photo; where the effect is no variant there is neither. */
+export function listenVariants(column, button, api, on) {
+  if (!button) return;
+  const variants = new Variants(column, button, api, on);
   button.addEventListener("click", () => variants.open());
 }
 
 class Variants {
   /**
-   * @param dialog element
+   * @param column beside the photo
+   * @param button that opens it
    * @param api address of the effect
    * @param on { effect(): as it is now, saved(): promise, peek(effect | null), take(effect, label) }
    */
-  constructor(dialog, api, on) {
-    Object.assign(this, { dialog, api, on });
-    this.rows = dialog.querySelector("[data-differences]");
-    dialog.addEventListener("close", () => on.peek(null));
+  constructor(column, button, api, on) {
+    Object.assign(this, { column, button, api, on });
+    const find = (name) => column.root.querySelector(`[data-${name}]`);
+    Object.assign(this, { rows: find("differences"), origin: find("origin"), none: find("no-differences") });
+    find("variants-close").addEventListener("click", () => {
+      column.leave();
+      button.focus();
+    });
+    column.looked((shown) => {
+      button.setAttribute("aria-expanded", String(shown === "variants"));
+      if (shown !== "variants") on.peek(null);
+    });
   }
 
   async open() {
     try {
       await this.on.saved();
       const { origin, differences } = await send("GET", `${this.api}/differences`);
-      this.dialog.querySelector("[data-origin]").textContent = `What differs from “${origin}”`;
-      this.rows.replaceChildren(...differences.map((d) => this.#row(d)));
-      this.dialog.querySelector("[data-no-differences]").hidden = differences.length > 0;
-      if (!this.dialog.open) this.dialog.show();
+      this.origin.textContent = `What differs from “${origin}”`;
+      redrawn(this.rows, ...differences.map((d) => this.#row(d)));
+      this.none.hidden = differences.length > 0;
+      this.column.look("variants");
     } catch (error) {
       sayFault(error);
     }
   }
 
   #row(d) {
-    const row = document.createElement("tr");
-    for (const text of [d.name, d.label, d.theirs, d.ours]) {
-      row.append(Object.assign(document.createElement("td"), { textContent: text || "–", title: text }));
-    }
+    const row = document.createElement("li");
+    const words = (tag, textContent) => Object.assign(document.createElement(tag), { textContent });
+    const values = words("span", `${d.theirs || "–"} there, ${d.ours || "–"} here`);
+    values.title = values.textContent;
     const bring = Object.assign(document.createElement("button"), { type: "button", className: "button small", textContent: "Bring over" });
     bring.setAttribute("aria-label", `Bring over ${d.label} of ${d.name}`);
     const brought = () => broughtOver(this.on.effect(), d);
@@ -81,9 +91,7 @@ class Variants {
       this.on.take((effect) => broughtOver(effect, d), `bring over ${d.label.toLowerCase()}`);
       this.open();
     });
-    const cell = document.createElement("td");
-    cell.append(bring);
-    row.append(cell);
+    row.append(words("b", `${d.name}: ${d.label.toLowerCase()}`), bring, values);
     return row;
   }
 }

@@ -95,7 +95,9 @@ export class Card {
       brush.setAttribute("aria-label", `Brush ${veil.name}`);
       buttons.append(brush);
     }
-    buttons.append(quietButton(lifted ? "Let down" : "Lift", () => this.on.veil(veil, { lifted: !lifted }, true)));
+    const lift = quietButton(lifted ? "Let down" : "Lift", () => this.on.veil(veil, { lifted: !lifted }, true));
+    lift.dataset.act = `lift ${veil.id}`;
+    buttons.append(lift);
     const setting = share(`Opacity of ${veil.name}`, Math.round(veil.opacity * 100));
     const own = this.#slider(veil.id, setting, (v, rests) => this.on.veil(veil, { opacity: v / 100 }, rests));
     row.append(document.createElement("i"), name, buttons, own.element, inside);

@@ -31,7 +31,8 @@ import { placesOf } from "./places.js";
 import { Pins } from "./pins.js";
 import { coversMost } from "../mask/rules.js";
 import { PaintPanel } from "./paint-panel.js";
-import { counted, others, railItem, veilChanged, WHOLE, wornOf } from "./wearing.js";
+import { wornTogether } from "./together.js";
+import { counted, others as masksBeside, railItem, veilChanged, WHOLE, wornOf } from "./wearing.js";
 
 const root = document.querySelector("main[data-fitting]");
 const find = (name) => document.querySelector(`[data-${name}]`);
@@ -59,6 +60,7 @@ const store = new Store(
   savedLine(took, () => store.retry(), redraw),
 );
 watch(store);
+const others = wornTogether(root, state, store, api);
 const stage = new Stage(
   root.querySelector("[data-stage]"),
   root.querySelector("[data-looks]"),
@@ -148,6 +150,7 @@ function take(fn, label) {
 
 /** A state as it is stored, taken whole. */
 function took(answer, differs) {
+  if (others.renewed(answer)) return;
   for (const piece of answer.pieces) pieces.set(piece.key, piece);
   const painted = painting.take(answer.painted);
   fitting = store.doc;
@@ -168,6 +171,7 @@ async function stored() {
 
 /** Goes on with the fitting of another photo. */
 function turnTo(next) {
+  if (others.left(next, `${base}${next.id}`)) return;
   Object.assign(state, { id: next.id, photo: next.photo });
   page = begun(next.fitting, page.openKey);
   store.turnTo(next);
@@ -230,7 +234,7 @@ const card = new Card(find, kinds, state.sorts, { ...edit, brush: takeBrush });
 const panel = new PaintPanel(find("paint"), state, {
   all: (how) => painting.all(how),
   mask: edit.mask,
-  others: () => others(fitting, wornPieces(), page.openKey, brushed().of),
+  others: () => masksBeside(fitting, wornPieces(), page.openKey, brushed().of),
   copy: (fromEffect, from) => ask("copy-mask", { fromEffect, from, effect: page.openKey, veil: brushed().of }),
   load: (paint) => ask("load-paint", { effect: page.openKey, paint }),
 });
@@ -258,11 +262,12 @@ function show() {
   hint();
 }
 
-/** The words over the picture. */
+/** What is looked at, in words; and what to do first, by the brush. */
 function hint() {
   const under = brushed();
   const waits = under && painting.strokes === 0 && under.mask.cover === "brush-on";
-  stage.label(words(page, names, waits ? hiddenHint(under) : ""));
+  brush.hint(waits ? hiddenHint(under) : "");
+  stage.label(words(page, names));
 }
 
 function tryOn(key) {
@@ -271,7 +276,7 @@ function tryOn(key) {
 
 find("take-off").addEventListener("click", () => ask("take-off", { effect: page.openKey }));
 find("brush-whole").addEventListener("click", () => takeBrush(WHOLE));
-find("keep-open")?.addEventListener("click", keeping(find("keep"), api, { fitting: () => fitting, painted: () => painting.counts, pieces, names, store, offers, shown: () => state.wardrobe, photo: () => photos.photo.id, redraw }));
+find("keep-open")?.addEventListener("click", keeping(find("keep"), api, { fitting: () => fitting, painted: () => painting.counts, pieces, names, store, offers, placeOf: others.placeOf, photo: () => photos.photo.id, redraw }));
 find("batch-open").addEventListener("click", batch(find("batch"), api, () => photos.others, () => store.settled()));
 listenUndo(undo);
 listenExports(document.querySelectorAll("[data-format]"), (format) => `${api}/export?format=${format}`);

@@ -13,6 +13,7 @@ export function veilInside(veil, kind, doubled, double) {
   const box = document.createElement("div");
   box.className = "veil-inside";
   const button = quietButton(doubled ? "Hang it once" : "Hang it twice", () => double(!doubled));
+  button.dataset.act = `hang ${veil.id}`;
   button.title = "The second one covers as the first";
   const list = document.createElement("ul");
   for (const words of settingsInWords(veil, kind)) list.append(Object.assign(document.createElement("li"), { textContent: words }));

@@ -2,6 +2,7 @@
 import { send } from "../web/http.js";
 import { leaveTo } from "../web/leaving.js";
 import { say } from "../web/say.js";
+import { effectOf } from "./together.js";
 import { veilState } from "./wearing.js";
 
 const SECTION = "nine-veils-keep-section";
@@ -10,7 +11,7 @@ const SECTION = "nine-veils-keep-section";
  * @param dialog element
  * @param api address of the fitting
  * @param now { fitting(), painted(): strokes by effect and veil, pieces: by key, names: by key of what the
- *   kit offers, store, offers, shown(): the wardrobe, photo(): its id, redraw() }
+ *   is offered, store, offers, placeOf(kit, effect, section number): { key, number } or null, photo(): its id, redraw() }
  * @returns open()
  */
 export function keeping(dialog, api, now) {
@@ -65,7 +66,7 @@ export function keeping(dialog, api, now) {
       veils: [...box.querySelectorAll("[data-veil]")].filter((v) => v.checked).map((v) => v.dataset.veil),
       asWorn: box.querySelector("[data-as-worn]").checked,
     }));
-    const where = over.value ? { over: Number(over.value), sure: !told.hidden } : { name: name.value, section: Number(section.value) };
+    const where = over.value ? { over: effectOf(over.value), sure: !told.hidden } : { name: name.value, section: Number(section.value) };
     try {
       await now.store.settled();
       const answer = await send("POST", `${api}/keep`, { ...where, note: note.value, picks });
@@ -79,10 +80,11 @@ export function keeping(dialog, api, now) {
     }
   });
 
-  /** What was kept is offered at once, if it is of this kit; what was replaced is worn as it is now. */
+  /** What was kept is offered at once, if its kit is worn; what was replaced is worn as it is now. */
   async function kept(answer, called) {
-    if (answer.replaced || `kit:${answer.kit}` === now.shown()) now.offers.take(answer, called, now.photo());
-    if (!answer.replaced) now.names.set(String(answer.effect), called);
+    const place = now.placeOf(answer.kit, answer.effect, answer.number);
+    if (place) now.offers.take({ ...answer, ...place }, called, now.photo());
+    if (place && !answer.replaced) now.names.set(place.key, called);
     await now.store.lookAgain();
     now.redraw();
   }

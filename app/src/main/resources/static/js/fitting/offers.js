@@ -32,17 +32,17 @@ export class Offers {
   }
 
   /** Takes in an effect that was just kept: last of its section; or one that was replaced. */
-  take({ effect, number, replaced }, name, photo) {
+  take({ key, effect, number, replaced }, name, photo) {
     const small = `/effects/${effect}/small?photo={photo}`;
     const address = small.replace("{photo}", photo);
     if (replaced) {
-      this.pieces.get(String(effect))?.querySelector("img").setAttribute("src", `${address}&again=${Date.now()}`);
+      this.pieces.get(key)?.querySelector("img").setAttribute("src", `${address}&again=${Date.now()}`);
       return;
     }
     const box = this.root.querySelector(`[data-number="${number}"] .offer`)?.cloneNode(true);
     if (!box) return;
     const [button, star] = [box.querySelector(".piece"), box.querySelector(".star")];
-    button.dataset.piece = effect;
+    button.dataset.piece = key;
     button.querySelector("span").textContent = name;
     const picture = button.querySelector("img");
     picture.dataset.small = small;
@@ -51,8 +51,8 @@ export class Offers {
     star.setAttribute("aria-pressed", "false");
     star.setAttribute("aria-label", `Favourite: ${name}`);
     star.addEventListener("click", () => this.#favour(star));
-    this.pieces.set(String(effect), button);
-    this.#listen(String(effect), button);
+    this.pieces.set(key, button);
+    this.#listen(key, button);
     this.root.querySelector(`[data-number="${number}"] .pieces`).append(box);
     this.show();
   }

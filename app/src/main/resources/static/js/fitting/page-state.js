@@ -45,12 +45,8 @@ export function request({ trying, peeked }, fitting, stroke) {
   return peeked ? peeked.body : { fitting, ...stroke };
 }
 
-/**
- * The words over the picture; empty for none.
- * @param names by key of the effect
- * @param hidden words for a veil that waits for the brush, or empty
- */
-export function words({ trying, peeked }, names, hidden) {
+/** What is looked at, in words; empty for what is there. @param names by key of the effect */
+export function words({ trying, peeked }, names) {
   if (trying) return names.get(trying);
-  return peeked ? peeked.words : hidden;
+  return peeked ? peeked.words : "";
 }

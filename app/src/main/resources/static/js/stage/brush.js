@@ -53,6 +53,13 @@ export class Brush {
     this.#listen();
   }
 
+  /** Words beside the brush; empty for none. */
+  hint(words) {
+    const hint = this.box.querySelector("[data-brush-hint]");
+    if (hint.textContent !== words) hint.textContent = words;
+    hint.hidden = words === "";
+  }
+
   /** What the pressure of a pen moves: size, flow, or nothing. */
   #press(moves) {
     this.values.pressed = moves;

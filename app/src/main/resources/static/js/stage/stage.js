@@ -37,7 +37,7 @@ export class Stage {
     this.finished = new Pane(root.querySelector(".pane-finished"));
     this.plain = new Pane(root.querySelector(".pane-plain"));
     this.pane = this.finished.element;
-    this.tag = new Tag(root.querySelector("[data-tag]"));
+    this.tag = new Tag(this.pane);
     this.weave = root.querySelector("[data-weave]");
     this.asking = new Asking(this, {
       finished: (shot) => this.#show(shot),
@@ -64,7 +64,7 @@ export class Stage {
   /** The same where something else is looked at: what is on its way is given up. */
   another = () => this.asking.another();
 
-  /** A hint over the picture; empty for none. */
+  /** What is looked at, in words; empty for what is there. */
   label(text) {
     if (this.tag.own === text) return;
     this.tag.own = text;

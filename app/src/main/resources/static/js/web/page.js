@@ -1,4 +1,5 @@
 // What every page can do: forms and buttons that send, dialogs, menus, undo by keys.
+import { keepFocus } from "./focus.js";
 import { send } from "./http.js";
 import { fetchResult, follow, howFar } from "./jobs.js";
 import { showJobs } from "./jobs-sign.js";
@@ -148,4 +149,5 @@ document.addEventListener("change", (event) => {
   if ("go" in event.target.dataset) leaveTo(event.target.value);
 });
 sayWhatWasKept(takeBackNamed);
+keepFocus();
 for (const sign of document.querySelectorAll("[data-jobs-sign]")) showJobs(sign);

@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
@@ -79,23 +81,41 @@ public record Fitting(List<Worn> worn) {
             ? Opposites.find(offer, this, offers, effects)
             : Optional.empty();
     if (clash.isPresent() && answer == Answer.NONE) {
-      return new Change(this, clash.get().question(), clash.get().effects());
+      return new Change(this, clash.get().question(), List.copyOf(clash.get().gives().keySet()));
     }
-    List<String> asked = clash.map(Opposites.Clash::effects).orElse(List.of());
+    boolean instead = answer == Answer.INSTEAD && clash.isPresent();
     List<Worn> next = new ArrayList<>();
     List<String> said = new ArrayList<>();
     for (Worn w : worn) {
       Optional<String> gives = gives(offer, offers.get(w.effect()));
-      if (answer == Answer.INSTEAD && asked.contains(w.effect())) {
-        gives =
-            Optional.of(
-                "“%s” is worn instead of “%s”."
-                    .formatted(offer.name(), offers.get(w.effect()).name()));
+      Set<String> makesWay = instead ? clash.get().gives().get(w.effect()) : null;
+      if (gives.isPresent()) {
+        said.add(gives.get());
+      } else if (makesWay == null) {
+        next.add(w);
+      } else {
+        String other = offers.get(w.effect()).name();
+        said.add(insteadOf(offer.name(), makesWay, other, effects.apply(w.effect())));
+        if (!makesWay.isEmpty()) {
+          next.add(w.lifting(makesWay, effects.apply(w.effect())));
+        }
       }
-      gives.ifPresentOrElse(said::add, () -> next.add(w));
     }
     next.add(Worn.fresh(offer.key()));
     return new Change(inOrder(next, offers), String.join(" ", said));
+  }
+
+  private static String insteadOf(String name, Set<String> veils, String other, Effect effect) {
+    if (veils.isEmpty()) {
+      return "“%s” is worn instead of “%s”.".formatted(name, other);
+    }
+    String names =
+        effect.veils().stream()
+            .filter(v -> veils.contains(v.id()))
+            .map(v -> "“" + v.name() + "”")
+            .collect(Collectors.joining(" and "));
+    return "“%s” is worn instead of %s in “%s”, which keeps its other veils."
+        .formatted(name, names, other);
   }
 
   /** Why a worn effect makes way for a new one, as a sentence; empty where it stays. */

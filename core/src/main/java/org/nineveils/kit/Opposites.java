@@ -1,13 +1,17 @@
 package org.nineveils.kit;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Following;
 import org.nineveils.veil.Leaning;
+import org.nineveils.veil.Veil;
 
 /**
  * Effects that do not go together: one that makes crisp and one that makes soft, and two that shape
@@ -20,19 +24,22 @@ public final class Opposites {
    * What a new effect does not go with.
    *
    * @param question for the user
-   * @param effects keys of the worn effects that it does not go with
+   * @param gives what would make way, by key of a worn effect: ids of its veils; none of them where
+   *     the whole effect would
    */
-  public record Clash(String question, List<String> effects) {}
+  public record Clash(String question, Map<String, Set<String>> gives) {}
 
   /**
    * What an effect leans to: what most of its veils do that are down and cover the picture without
    * a brush. None where it has none of the three, or as many crisp as soft ones.
    */
   public static Leaning leaning(Effect effect) {
+    return leaning(effect.veils());
+  }
+
+  private static Leaning leaning(List<Veil> veils) {
     Map<Leaning, Long> counts =
-        effect.veils().stream()
-            .filter(v -> !v.lifted() && v.opacity() > 0)
-            .filter(v -> !Following.mask(v, effect.veils()).startsHidden())
+        seen(veils)
             .map(v -> v.kind().leaning(v.settings()))
             .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
     long crisp = counts.getOrDefault(Leaning.CRISP, 0L);
@@ -43,32 +50,53 @@ public final class Opposites {
     return crisp == soft ? Leaning.NONE : crisp > soft ? Leaning.CRISP : Leaning.SOFT;
   }
 
-  /** The effects worn that a new one does not go with. */
-  static Optional<Clash> find(
-      Offer offer, Fitting fitting, Map<String, Offer> offers, Function<String, Effect> effects) {
-    Leaning own = leaning(offer.key(), effects);
-    List<String> clashing =
-        fitting.worn().stream()
-            .filter(w -> !w.lifted() && offers.containsKey(w.effect()))
-            .map(Worn::effect)
-            .filter(key -> own.opposes(leaning(key, effects)))
-            .toList();
-    if (clashing.isEmpty()) {
-      return Optional.empty();
-    }
-    String other = offers.get(clashing.get(0)).name();
-    Leaning others = leaning(clashing.get(0), effects);
-    String question =
-        own == Leaning.EDGE
-            ? "“%s” and “%s”, which is on, both work on the edge of the picture."
-                .formatted(offer.name(), other)
-            : "“%s” %s, and “%s”, which is on, %s."
-                .formatted(offer.name(), own.does(), other, others.does());
-    return Optional.of(new Clash(question, clashing));
+  /** Veils that are down and cover the picture without a brush. */
+  private static Stream<Veil> seen(List<Veil> veils) {
+    return veils.stream()
+        .filter(v -> !v.lifted() && v.opacity() > 0)
+        .filter(v -> !Following.mask(v, veils).startsHidden());
   }
 
-  private static Leaning leaning(String key, Function<String, Effect> effects) {
-    Effect effect = effects.apply(key);
-    return effect == null ? Leaning.NONE : leaning(effect);
+  /**
+   * The effects worn that a new one does not go with, as this fitting has them: whole ones that
+   * lean the other way, and vignettes and frames inside a look, of which only those veils would go.
+   */
+  static Optional<Clash> find(
+      Offer offer, Fitting fitting, Map<String, Offer> offers, Function<String, Effect> effects) {
+    Effect effect = effects.apply(offer.key());
+    Leaning own = effect == null ? Leaning.NONE : leaning(effect);
+    Map<String, Set<String>> gives = new LinkedHashMap<>();
+    String question = "";
+    for (Worn worn : fitting.worn()) {
+      Effect other = effects.apply(worn.effect());
+      if (worn.lifted() || other == null || !offers.containsKey(worn.effect())) {
+        continue;
+      }
+      List<Veil> veils = other.veils().stream().map(v -> worn.changed(v, other)).toList();
+      Leaning leans = leaning(veils);
+      List<Veil> edges = own == Leaning.EDGE ? edges(veils) : List.of();
+      if (!own.opposes(leans) && edges.isEmpty()) {
+        continue;
+      }
+      String name = "“%s”".formatted(offers.get(worn.effect()).name());
+      if (edges.isEmpty() || edges.size() == seen(veils).count()) {
+        gives.put(worn.effect(), Set.of());
+      } else {
+        gives.put(worn.effect(), edges.stream().map(Veil::id).collect(Collectors.toSet()));
+        name = "“%s” in %s".formatted(edges.get(0).name(), name);
+      }
+      question = question.isEmpty() ? asked(offer.name(), own, name, leans) : question;
+    }
+    return gives.isEmpty() ? Optional.empty() : Optional.of(new Clash(question, gives));
+  }
+
+  private static List<Veil> edges(List<Veil> veils) {
+    return seen(veils).filter(v -> v.kind().leaning(v.settings()) == Leaning.EDGE).toList();
+  }
+
+  private static String asked(String name, Leaning own, String other, Leaning others) {
+    return own == Leaning.EDGE
+        ? "“%s” and %s, which is on, both work on the edge of the picture.".formatted(name, other)
+        : "“%s” %s, and %s, which is on, %s.".formatted(name, own.does(), other, others.does());
   }
 }

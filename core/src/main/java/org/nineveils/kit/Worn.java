@@ -3,6 +3,7 @@ package org.nineveils.kit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
@@ -124,6 +125,18 @@ public record Worn(
     Map<String, Mask> all = new LinkedHashMap<>(masks);
     all.put(veilId, mask);
     return new Worn(effect, opacity, lifted, changes, paint, byBrush, all);
+  }
+
+  /** This with some of its veils lifted. */
+  public Worn lifting(Set<String> veils, Effect of) {
+    Map<String, VeilChange> all = new LinkedHashMap<>(changes);
+    for (Veil veil : of.veils()) {
+      if (veils.contains(veil.id())) {
+        VeilChange own = all.getOrDefault(veil.id(), new VeilChange(veil.opacity(), true));
+        all.put(veil.id(), new VeilChange(own.opacity(), true, own.dials(), own.doubled()));
+      }
+    }
+    return new Worn(effect, opacity, lifted, all, paint, byBrush, masks);
   }
 
   /** Where the effect as a whole is seen. */

@@ -18,6 +18,10 @@ class OppositesTest {
   private static final Map<String, Offer> OFFERS = new HashMap<>();
   private static final Map<String, Effect> EFFECTS = new HashMap<>();
 
+  private static final Veil FADE = Pictures.veil("curve", Map.of("outBlack", 20));
+  private static final Veil VIGNETTE = Pictures.veil("edge", Map.of("amount", -0.5));
+  private static final Veil TONE = Pictures.veil("tint", Map.of("colourise", 30));
+
   private static void offer(String key, int position, Veil... veils) {
     OFFERS.put(key, new Offer(key, key, 5, "Finish", StackingRule.OPPOSITES_ASK, position));
     EFFECTS.put(key, new Effect(List.of(veils), "", 1));
@@ -29,6 +33,7 @@ class OppositesTest {
     offer("corners", 3, Pictures.veil("edge", Map.of("amount", -1)));
     offer("border", 4, Pictures.veil("edge", Map.of("frame", 4)));
     offer("fade", 5, Pictures.veil("curve", Map.of()));
+    offer("look", 6, FADE);
   }
 
   private static Fitting.Change wear(Fitting on, String key, Answer answer) {
@@ -71,5 +76,23 @@ class OppositesTest {
     for (Veil veil : List.of(crisp.withLifted(true), crisp.withMask(Mask.BRUSH_ON))) {
       assertThat(Opposites.leaning(new Effect(List.of(veil), "", 1))).isEqualTo(Leaning.NONE);
     }
+  }
+
+  /** A look of many veils stays on, and only its vignette makes way. */
+  @Test
+  void aVignetteInsideALookIsLiftedAloneWhereAnotherIsWornInstead() {
+    Effect look = new Effect(List.of(FADE, TONE, VIGNETTE), "", 1);
+    EFFECTS.put("look", look);
+    Fitting on = new Fitting(List.of(Worn.fresh("look")));
+    Fitting.Change asked = wear(on, "corners", Answer.NONE);
+    assertThat(asked.said()).contains("“corners” and “Edge” in “look”", "edge of the picture");
+    Fitting.Change instead = wear(on, "corners", Answer.INSTEAD);
+    assertThat(keys(instead.fitting())).containsExactly("corners", "look");
+    assertThat(instead.said()).contains("instead of “Edge” in “look”, which keeps its other veils");
+    List<Veil> worn = instead.fitting().worn().get(1).bundle(look).veils();
+    assertThat(worn).extracting(Veil::lifted).containsExactly(false, false, true);
+    assertThat(wear(instead.fitting().without("corners"), "corners", Answer.NONE).asks())
+        .as("it is lifted by now")
+        .isEmpty();
   }
 }

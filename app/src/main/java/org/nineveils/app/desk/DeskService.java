@@ -149,7 +149,7 @@ public class DeskService implements WardrobeSource {
                   section.rule(),
                   pieces.size());
           String small = "/desk/%d/small?effect=%s&photo={photo}".formatted(id, effect.path());
-          pieces.add(new Wardrobe.Piece(offer, small, false));
+          pieces.add(new Wardrobe.Piece(offer, small, false, 0));
         }
       }
       kitNumber++;

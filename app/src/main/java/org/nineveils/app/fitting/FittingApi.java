@@ -41,6 +41,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/fittings/{id}")
 class FittingApi {
   private final FittingService fittings;
+  private final Together together;
   private final FittingPainting painting;
   private final PhotoService photos;
   private final StageRenderer stage;
@@ -51,6 +52,7 @@ class FittingApi {
 
   FittingApi(
       FittingService fittings,
+      Together together,
       FittingPainting painting,
       PhotoService photos,
       StageRenderer stage,
@@ -59,6 +61,7 @@ class FittingApi {
       FittingStates states,
       Journal journal) {
     this.fittings = fittings;
+    this.together = together;
     this.painting = painting;
     this.photos = photos;
     this.stage = stage;
@@ -121,6 +124,18 @@ class FittingApi {
     return state(id);
   }
 
+  /** Takes another wardrobe to the fitting's own. */
+  @PostMapping("/together")
+  Map<String, Object> together(@PathVariable("id") long id, @RequestBody String body) {
+    return said(together.take(id, Json.read(body, "The request").text("wardrobe")), id);
+  }
+
+  /** Puts a wardrobe away that was taken to it. */
+  @PostMapping("/put-away")
+  Map<String, Object> putAway(@PathVariable("id") long id, @RequestBody String body) {
+    return said(together.putAway(id, Json.read(body, "The request").text("wardrobe")), id);
+  }
+
   @PostMapping("/paint")
   Map<String, Object> paint(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The stroke");
@@ -167,18 +182,18 @@ class FittingApi {
   ResponseEntity<byte[]> render(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The request");
     FittingRow row = fittings.get(id);
-    Wardrobe wardrobe = fittings.wardrobe(row);
     Photo photo = photos.get(row.photoId());
-    if (f.has("mask")) {
-      return mask(photo, f, wardrobe, wanted(id, f));
-    }
-    Stack stack;
     if (f.has("try")) {
-      var effect = wardrobe.effects().apply(f.text("try"));
-      stack = effect == null ? Stack.plain() : Stack.of(Bundle.of(effect, Map.of(), 1));
-    } else {
-      stack = wanted(id, f).stack(wardrobe.effects());
+      Effect effect = fittings.wardrobe(row).effects().apply(f.text("try"));
+      Stack alone = effect == null ? Stack.plain() : Stack.of(Bundle.of(effect, Map.of(), 1));
+      return Answers.packet(stage.packet(photo, StageRequest.parse(f), alone));
     }
+    Fitting wanted = wanted(id, f);
+    Wardrobe wardrobe = fittings.wardrobe(row, wanted);
+    if (f.has("mask")) {
+      return mask(photo, f, wardrobe, wanted);
+    }
+    Stack stack = wanted.stack(wardrobe.effects());
     return Answers.packet(stage.packet(photo, StageRequest.parse(f), stack));
   }
 
@@ -187,7 +202,8 @@ class FittingApi {
   Map<String, Object> trace(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The request");
     FittingRow row = fittings.get(id);
-    Stack stack = wanted(id, f).stack(fittings.wardrobe(row).effects());
+    Fitting wanted = wanted(id, f);
+    Stack stack = wanted.stack(fittings.wardrobe(row, wanted).effects());
     return tracer.trace(photos.get(row.photoId()), f, stack);
   }
 

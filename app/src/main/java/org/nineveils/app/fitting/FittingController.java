@@ -31,10 +31,16 @@ class FittingController {
   private final PhotoService photos;
   private final Exports exports;
   private final FittingStates states;
+  private final Wardrobes wardrobes;
 
   FittingController(
-      FittingService fittings, PhotoService photos, Exports exports, FittingStates states) {
+      FittingService fittings,
+      PhotoService photos,
+      Exports exports,
+      FittingStates states,
+      Wardrobes wardrobes) {
     this.fittings = fittings;
+    this.wardrobes = wardrobes;
     this.photos = photos;
     this.exports = exports;
     this.states = states;
@@ -48,7 +54,7 @@ class FittingController {
         .map(row -> "redirect:/fitting/" + row.id())
         .orElseGet(
             () ->
-                fittings.choices("kit").stream()
+                wardrobes.choices("kit").stream()
                     .findFirst()
                     .map(choice -> "redirect:/fitting/of?wardrobe=" + choice.wardrobe())
                     .orElse("redirect:/kits"));
@@ -87,7 +93,9 @@ class FittingController {
     model.addAttribute("sections", bySection(wardrobe));
     model.addAttribute("photo", photo);
     model.addAttribute("photoList", Photo.list(photos.all(wardrobe.side())));
-    model.addAttribute("choices", fittings.choices(row.wardrobe().split(":", 2)[0]));
+    model.addAttribute("choices", wardrobes.choices(row.wardrobe().split(":", 2)[0]));
+    model.addAttribute("others", wardrobes.others(row));
+    model.addAttribute("besides", wardrobes.besides(row));
     model.addAttribute("data", Json.write(state(row, wardrobe)));
     return "fitting/fitting";
   }

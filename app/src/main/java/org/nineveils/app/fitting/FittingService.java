@@ -24,17 +24,14 @@ public class FittingService {
   private final FittingStore store;
   private final FittingPaintStore strokes;
   private final Journal journal;
-  private final List<WardrobeSource> sources;
+  private final Wardrobes wardrobes;
 
   FittingService(
-      FittingStore store,
-      FittingPaintStore strokes,
-      Journal journal,
-      List<WardrobeSource> sources) {
+      FittingStore store, FittingPaintStore strokes, Journal journal, Wardrobes wardrobes) {
     this.store = store;
     this.strokes = strokes;
     this.journal = journal;
-    this.sources = sources;
+    this.wardrobes = wardrobes;
   }
 
   /** What undo in a fitting looks at. */
@@ -73,9 +70,14 @@ public class FittingService {
     return store.latest(prefix);
   }
 
-  /** What a fitting can put on. */
+  /** What a fitting can put on: its own wardrobe, and what is worn with it. */
   public Wardrobe wardrobe(FittingRow row) {
-    return wardrobe(row.wardrobe());
+    return wardrobes.of(row);
+  }
+
+  /** The same for another state of it. */
+  Wardrobe wardrobe(FittingRow row, Fitting state) {
+    return wardrobes.of(row, state);
   }
 
   /**
@@ -85,23 +87,7 @@ public class FittingService {
    * @throws NotFound with a sentence if there is none
    */
   public Wardrobe wardrobe(String name) {
-    String[] parts = name.split(":", 2);
-    if (parts.length == 2 && parts[1].matches("[0-9]{1,18}")) {
-      for (WardrobeSource source : sources) {
-        if (source.prefix().equals(parts[0])) {
-          return source.open(Long.parseLong(parts[1]));
-        }
-      }
-    }
-    throw new NotFound("This wardrobe is no longer here.");
-  }
-
-  /** What fittings of one side can choose from. */
-  public List<WardrobeSource.Choice> choices(String prefix) {
-    return sources.stream()
-        .filter(s -> s.prefix().equals(prefix))
-        .flatMap(s -> s.choices().stream())
-        .toList();
+    return wardrobes.open(name);
   }
 
   /** What the photo wears, with what was brushed. */

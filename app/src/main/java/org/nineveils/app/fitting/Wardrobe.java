@@ -1,5 +1,6 @@
 package org.nineveils.app.fitting;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -44,8 +45,51 @@ public record Wardrobe(
    * @param offer key, name and place
    * @param small address of a small picture; “{photo}” stands for the id of the photo
    * @param favourite marked by the maker
+   * @param effect id of the effect on the maker's side; 0 at the desk
    */
-  public record Piece(Offer offer, String small, boolean favourite) {}
+  public record Piece(Offer offer, String small, boolean favourite, long effect) {
+    /** This as it is offered where another wardrobe is the fitting's own. */
+    Piece worn(String wardrobe, String title, int from) {
+      Offer other =
+          new Offer(
+              new OtherKey(wardrobe, offer.key()).written(),
+              offer.name(),
+              from + offer.section(),
+              title + ", " + offer.sectionName(),
+              offer.rule(),
+              offer.position());
+      return new Piece(other, small, favourite, effect);
+    }
+  }
+
+  /** More sections than a release has: keeps those of wardrobes that are worn together apart. */
+  private static final int SECTIONS_EACH = 10_000;
+
+  /**
+   * This with others, whose effects go over its own in the order of the others.
+   *
+   * @param others by name, “prefix:id”; the keys of their effects begin with it
+   */
+  Wardrobe with(Map<String, Wardrobe> others) {
+    List<Piece> all = new ArrayList<>(pieces);
+    int from = SECTIONS_EACH;
+    for (Map.Entry<String, Wardrobe> other : others.entrySet()) {
+      for (Piece piece : other.getValue().pieces()) {
+        all.add(piece.worn(other.getKey(), other.getValue().title(), from));
+      }
+      from += SECTIONS_EACH;
+    }
+    Function<String, Effect> reading =
+        key ->
+            OtherKey.parse(key)
+                .map(
+                    k ->
+                        others.containsKey(k.wardrobe())
+                            ? others.get(k.wardrobe()).read().apply(k.key())
+                            : null)
+                .orElseGet(() -> read.apply(key));
+    return new Wardrobe(title, back, side, all, shelves, reading);
+  }
 
   /** Offers by key, in the order of the sections. */
   public Map<String, Offer> offers() {

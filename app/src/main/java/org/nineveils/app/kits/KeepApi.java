@@ -64,7 +64,8 @@ class KeepApi {
     }
     effects.save(id, Save.on(row.rev(), "replace by what was worn"), made.effect());
     String said = "“%s” is what was worn now.".formatted(row.name());
-    return Json.object("effect", id, "replaced", true, "said", said, "details", made.said());
+    return Json.object(
+        "effect", id, "kit", row.kitId(), "replaced", true, "said", said, "details", made.said());
   }
 
   private static Combination.Pick pick(Fields f) {

@@ -48,7 +48,7 @@ class KitWardrobe implements WardrobeSource {
                 rule,
                 row.position());
         String small = "/effects/%d/small?photo={photo}".formatted(row.id());
-        pieces.add(new Wardrobe.Piece(offer, small, row.favourite()));
+        pieces.add(new Wardrobe.Piece(offer, small, row.favourite(), row.id()));
       }
     }
     return new Wardrobe(

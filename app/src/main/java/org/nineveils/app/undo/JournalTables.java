@@ -64,6 +64,7 @@ final class JournalTables {
           table("photo", ID, "the photo", plain("row")),
           table("stroke", ID, "a stroke", plain("row")),
           table("fitting", ID, "the fitting", counted("row")),
+          table("together", ID, "what is worn together", plain("row")),
           table("fitting_stroke", ID, "a stroke", plain("row")),
           table("pin", ID, "a pin", plain("row")),
           table("swatch", ID, "the swatch", plain("row")),

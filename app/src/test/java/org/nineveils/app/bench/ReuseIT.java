@@ -58,12 +58,12 @@ class ReuseIT extends BenchTrial {
     page.keyboard().press("Delete");
     bench.settle();
     page.locator("[data-variants-open]").click();
-    Locator rows = page.locator("[data-differences] tr");
+    Locator rows = page.locator("[data-differences] li");
     rows.nth(2).waitFor();
     assertThat(rows.allInnerTexts().toString())
-        .contains("exposure", "0.5 stops", "1.5 stops", "contrast", "The whole veil");
+        .contains("exposure", "0.5 stops", "1.5 stops", "contrast", "the whole veil");
     rows.nth(0).getByText("Bring over").click();
-    page.waitForFunction("() => document.querySelectorAll('[data-differences] tr').length === 2");
+    page.waitForFunction("() => document.querySelectorAll('[data-differences] li').length === 2");
     bench.settle();
     Fields now =
         Json.read(http.get("/api/effects/" + variant + "?photo=1").body(), "").object("effect");
@@ -71,7 +71,7 @@ class ReuseIT extends BenchTrial {
     assertThat(settings.number("exposure")).isEqualTo(0.5);
     assertThat(settings.number("contrast")).isEqualTo(40);
     rows.nth(1).getByText("Bring over").click();
-    page.waitForFunction("() => document.querySelectorAll('[data-differences] tr').length === 1");
+    page.waitForFunction("() => document.querySelectorAll('[data-differences] li').length === 1");
     bench.settle();
     assertThat(page.locator(".veil").count()).isEqualTo(2);
     http.json("DELETE", "/api/effects/" + variant, "");

@@ -75,7 +75,8 @@ class FittingIT extends FittingTrial {
   void aBrushOnEffectArmsTheBrushAndPaintIsKept() {
     wear("Face light");
     assertThat(page.locator("[data-brush]").isVisible()).isTrue();
-    assertThat(page.locator("[data-tag]").innerText()).contains("is hidden: brush it on the skin");
+    assertThat(page.locator("[data-brush-hint]").innerText())
+        .contains("is hidden: brush it on the skin");
     double plain = room.light(0.5, 0.4);
     room.paint(0.45, 0.4, 0.55, 0.4);
     double painted = room.light(0.5, 0.4);

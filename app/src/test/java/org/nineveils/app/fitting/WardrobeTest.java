@@ -23,7 +23,8 @@ class WardrobeTest {
                     new Wardrobe.Piece(
                         new Offer("" + i, "E" + i, 1, "S", StackingRule.STACK_FREELY, i),
                         "",
-                        false))
+                        false,
+                        i))
             .toList();
     List<String> read = new ArrayList<>();
     Wardrobe wardrobe =
@@ -48,5 +49,42 @@ class WardrobeTest {
     fitting.stack(effects);
     assertThat(read).containsExactly("3", "7");
     assertThat(effects.apply("no such effect")).isNull();
+  }
+
+  private static Wardrobe kit(String title, String key, List<String> read) {
+    Offer offer = new Offer(key, "Of " + title, 2, "Looks", StackingRule.ONE_AT_A_TIME, 1);
+    List<Wardrobe.Piece> pieces = List.of(new Wardrobe.Piece(offer, "", false, 5));
+    return new Wardrobe(
+        title,
+        "/",
+        Side.WALL,
+        pieces,
+        List::of,
+        k -> {
+          read.add(title + " " + k);
+          return Effect.empty();
+        });
+  }
+
+  /** Two kits may have effects of the same key; each is read from its own, over the kit before. */
+  @Test
+  void effectsOfAnotherKitGoOverAllOfTheFirstAndAreReadFromTheirOwn() {
+    List<String> read = new ArrayList<>();
+    Wardrobe both = kit("A", "7", read).with(java.util.Map.of("kit:9", kit("B", "7", read)));
+    assertThat(both.offers().keySet()).containsExactly("7", "kit:9#7");
+    Offer other = both.offers().get("kit:9#7");
+    assertThat(other.section()).isGreaterThan(both.offers().get("7").section());
+    assertThat(other.section() % 100).isEqualTo(2);
+    assertThat(other.sectionName()).isEqualTo("B, Looks");
+    Fitting worn = Fitting.plain();
+    for (String key : List.of("kit:9#7", "7")) {
+      worn =
+          worn.wear(both.offers().get(key), both.offers(), both.effects(), Fitting.Answer.NONE)
+              .fitting();
+    }
+    assertThat(worn.worn()).extracting(w -> w.effect()).containsExactly("7", "kit:9#7");
+    worn.stack(both.effects());
+    assertThat(read).containsExactly("A 7", "B 7");
+    assertThat(both.effects().apply("kit:8#7")).isNull();
   }
 }

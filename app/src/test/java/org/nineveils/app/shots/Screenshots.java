@@ -142,7 +142,7 @@ class Screenshots {
     page.keyboard().press("Escape");
     page.keyboard().press("Escape");
     page.locator("[data-variants-open]").click();
-    page.locator("[data-differences] tr").first().waitFor();
+    page.locator("[data-differences] li").first().waitFor();
     shoot(page, "bench-variant");
     String variant = page.url().replaceAll(".*/bench/(\\d+).*", "$1");
     new Http(RunningApp.demo()).json("DELETE", "/api/effects/" + variant, "");

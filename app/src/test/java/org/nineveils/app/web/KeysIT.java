@@ -86,4 +86,73 @@ class KeysIT {
     page.keyboard().press("Escape");
     assertThat(page.locator(".veil.is-open").count()).isZero();
   }
+
+  private String held() {
+    page.waitForFunction(
+        "() => new Promise(d => requestAnimationFrame(() => requestAnimationFrame(d)))");
+    return (String)
+        page.evaluate(
+            "() => document.activeElement === document.body ? 'nothing' :"
+                + " document.activeElement.getAttribute('aria-label')"
+                + " ?? document.activeElement.textContent.trim()");
+  }
+
+  private void pressed(Locator button) {
+    button.focus();
+    page.keyboard().press("Enter");
+  }
+
+  /** Whatever a press takes away, hides or draws anew, the keys stay near by. */
+  @Test
+  void theFocusStaysNearByWhateverAPressTakesAway() {
+    Workplace bench = new Workplace(page);
+    page.navigate("/bench/5");
+    bench.settle();
+    page.keyboard().press("2");
+    page.locator(".veil.is-open").waitFor();
+    page.keyboard().press("Tab"); // its hem
+    page.locator("[data-side=mask]").focus();
+    page.keyboard().press("Enter");
+    pressed(page.locator(".rule-adder").getByText("By brightness"));
+    bench.settle();
+    assertThat(held()).isEqualTo("By brightness");
+    pressed(page.locator(".rule-box").getByText("Drop"));
+    bench.settle();
+    assertThat(held()).isNotEqualTo("nothing");
+    pressed(page.locator("[data-paint=off]"));
+    bench.settle();
+    assertThat(held()).as("where “Brush off” was").isNotEqualTo("nothing");
+    page.keyboard().press("Escape");
+    assertThat(held()).startsWith("2 ");
+    page.keyboard().press("Delete");
+    bench.settle();
+    assertThat(held()).isNotEqualTo("nothing");
+    for (int step = 0; step < 4; step++) {
+      page.keyboard().press("Control+z");
+      bench.settle();
+    }
+    assertThat(held()).isNotEqualTo("nothing");
+  }
+
+  @Test
+  void theFocusStaysOnTheCardWhileItIsDrawnAnew() {
+    Workplace room = new Workplace(page);
+    page.navigate("/fitting/of?wardrobe=kit:1&photo=3");
+    room.settle();
+    pressed(page.locator(".piece", new Page.LocatorOptions().setHasText("Quiet corners")));
+    room.settle();
+    Locator lift = page.locator(".veil-line").first().getByText("Lift");
+    pressed(lift);
+    room.settle();
+    assertThat(held()).isEqualTo("Let down");
+    pressed(page.locator("[data-pin]"));
+    page.locator(".pin").waitFor();
+    assertThat(held()).startsWith("Pin this");
+    pressed(page.locator(".pin .away"));
+    page.waitForFunction("() => !document.querySelector('.pin')");
+    assertThat(held()).isNotEqualTo("nothing");
+    pressed(page.locator("[data-take-off]"));
+    room.settle();
+    assertThat(held()).isNotEqualTo("nothing");
+  }
 }

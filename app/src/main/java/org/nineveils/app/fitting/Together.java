@@ -1,0 +1,87 @@
+package org.nineveils.app.fitting;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.document.Json;
+import org.nineveils.kit.Fitting;
+import org.nineveils.kit.Worn;
+import org.nineveils.refusal.Refusal;
+import org.springframework.stereotype.Service;
+
+/**
+ * Takes another wardrobe to a fitting's own, for every photo that wears of it, and puts it away.
+ */
+@Service
+class Together {
+  private final Wardrobes wardrobes;
+  private final TogetherStore store;
+  private final FittingService fittings;
+  private final Journal journal;
+
+  Together(Wardrobes wardrobes, TogetherStore store, FittingService fittings, Journal journal) {
+    this.wardrobes = wardrobes;
+    this.store = store;
+    this.fittings = fittings;
+    this.journal = journal;
+  }
+
+  /**
+   * Takes another one to it.
+   *
+   * @return the sentence that says what happened
+   * @throws Refusal if it is the fitting's own, or of the other side
+   */
+  String take(long id, String other) {
+    FittingRow row = fittings.get(id);
+    Wardrobe found = wardrobes.open(other);
+    if (other.equals(row.wardrobe()) || found.side() != wardrobes.open(row.wardrobe()).side()) {
+      throw new Refusal("“%s” cannot be worn with itself.".formatted(found.title()));
+    }
+    journal.edit(
+        FittingService.scope(id),
+        "wear %s too".formatted(found.title()),
+        () -> {
+          store.add(row.wardrobe(), other);
+          return null;
+        });
+    return "What is worn of “%s” goes over the rest.".formatted(found.title());
+  }
+
+  /** Puts it away; what this photo wears of it is taken off. */
+  String putAway(long id, String other) {
+    FittingRow row = fittings.get(id);
+    Wardrobe found = wardrobes.others(row).get(other);
+    String title = found == null ? "It" : "“%s”".formatted(found.title());
+    int off =
+        journal.edit(
+            FittingService.scope(id),
+            "put %s away".formatted(found == null ? "a kit" : found.title()),
+            () -> {
+              store.remove(row.wardrobe(), other);
+              Fitting worn = fittings.unpainted(fittings.get(id));
+              List<Worn> left = new ArrayList<>(worn.worn());
+              left.removeIf(
+                  w ->
+                      OtherKey.parse(w.effect())
+                          .filter(k -> k.wardrobe().equals(other))
+                          .isPresent());
+              fittings.put(id, new Fitting(left));
+              return worn.worn().size() - left.size();
+            });
+    return off == 0
+        ? "%s is put away.".formatted(title)
+        : "%s is put away; %d of its effects %s taken off this photo."
+            .formatted(title, off, off == 1 ? "was" : "were");
+  }
+
+  /** Names and titles of what is worn with a fitting's own, in order, ready for JSON. */
+  List<Object> shown(FittingRow row) {
+    List<Object> out = new ArrayList<>();
+    for (Map.Entry<String, Wardrobe> other : wardrobes.others(row).entrySet()) {
+      out.add(Json.object("wardrobe", other.getKey(), "title", other.getValue().title()));
+    }
+    return out;
+  }
+}

@@ -1,0 +1,102 @@
+package org.nineveils.app.fitting;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.document.FittingJson;
+import org.nineveils.document.Json;
+import org.nineveils.kit.Fitting;
+import org.nineveils.kit.Worn;
+import org.springframework.stereotype.Component;
+
+/** The wardrobes of all sides, and which of them are worn together in a fitting. */
+@Component
+class Wardrobes {
+  private final List<WardrobeSource> sources;
+  private final TogetherStore together;
+
+  Wardrobes(List<WardrobeSource> sources, TogetherStore together) {
+    this.sources = sources;
+    this.together = together;
+  }
+
+  /**
+   * The wardrobe of that name.
+   *
+   * @param name “prefix:id”
+   * @throws NotFound with a sentence if there is none
+   */
+  Wardrobe open(String name) {
+    String[] parts = name.split(":", 2);
+    if (parts.length == 2 && parts[1].matches("[0-9]{1,18}")) {
+      for (WardrobeSource source : sources) {
+        if (source.prefix().equals(parts[0])) {
+          return source.open(Long.parseLong(parts[1]));
+        }
+      }
+    }
+    throw new NotFound("This wardrobe is no longer here.");
+  }
+
+  /** What fittings of one side can choose from. */
+  List<WardrobeSource.Choice> choices(String prefix) {
+    return sources.stream()
+        .filter(s -> s.prefix().equals(prefix))
+        .flatMap(s -> s.choices().stream())
+        .toList();
+  }
+
+  /** What a fitting can put on: its own wardrobe and those that are worn with it. */
+  Wardrobe of(FittingRow row) {
+    return of(row, stored(row));
+  }
+
+  /** The same for another state of it, such as a pin, which may wear of what was put away since. */
+  Wardrobe of(FittingRow row, Fitting state) {
+    Wardrobe own = open(row.wardrobe());
+    Map<String, Wardrobe> others = others(row, state);
+    return others.isEmpty() ? own : own.with(others);
+  }
+
+  private static Fitting stored(FittingRow row) {
+    return FittingJson.parse(Json.read(row.doc(), "The fitting"));
+  }
+
+  /** Wardrobes worn with a fitting's own, by name: those taken to it, and whatever it wears of. */
+  Map<String, Wardrobe> others(FittingRow row) {
+    return others(row, stored(row));
+  }
+
+  private Map<String, Wardrobe> others(FittingRow row, Fitting state) {
+    Set<String> names = new LinkedHashSet<>(together.of(row.wardrobe()));
+    for (Worn worn : state.worn()) {
+      OtherKey.parse(worn.effect()).ifPresent(key -> names.add(key.wardrobe()));
+    }
+    Map<String, Wardrobe> out = new LinkedHashMap<>();
+    for (String name : names) {
+      found(name).ifPresent(wardrobe -> out.put(name, wardrobe));
+    }
+    return out;
+  }
+
+  private Optional<Wardrobe> found(String name) {
+    try {
+      return Optional.of(open(name));
+    } catch (NotFound gone) {
+      return Optional.empty(); // its effects are left out, as any that are gone
+    }
+  }
+
+  /** What could be worn with a fitting's own wardrobe besides. */
+  List<WardrobeSource.Choice> besides(FittingRow row) {
+    List<WardrobeSource.Choice> left = new ArrayList<>(choices(row.wardrobe().split(":", 2)[0]));
+    Set<String> taken = others(row).keySet();
+    left.removeIf(c -> c.wardrobe().equals(row.wardrobe()) || taken.contains(c.wardrobe()));
+    return left;
+  }
+}
