@@ -39,7 +39,7 @@ export class Offers {
       this.pieces.get(key)?.querySelector("img").setAttribute("src", `${address}&again=${Date.now()}`);
       return;
     }
-    const box = this.root.querySelector(`[data-number="${number}"] .offer`)?.cloneNode(true);
+    const box = this.root.querySelector(`[data-number="${number}"] .offer:not(.is-step)`)?.cloneNode(true);
     if (!box) return;
     const [button, star] = [box.querySelector(".piece"), box.querySelector(".star")];
     button.dataset.piece = key;
@@ -59,14 +59,18 @@ export class Offers {
 
   show() {
     for (const [key, button] of this.pieces) button.setAttribute("aria-pressed", String(this.on.isWorn(key)));
+    for (const scale of this.root.querySelectorAll(".scale")) nameStep(scale, null);
   }
 
   #listen(key, button) {
+    const scale = button.closest(".scale");
     const begin = () => {
+      if (scale) nameStep(scale, button);
       clearTimeout(this.pointing);
       if (!this.on.isWorn(key)) this.pointing = setTimeout(() => this.on.try(key), TRY_AFTER_MS);
     };
     const end = () => {
+      if (scale) nameStep(scale, null);
       clearTimeout(this.pointing);
       this.on.try(null);
     };
@@ -107,7 +111,7 @@ export class Offers {
       let any = false;
       for (const box of section.querySelectorAll(".offer")) {
         const star = box.querySelector("[data-favour]");
-        const fits = box.textContent.toLowerCase().includes(words) && (!only || star?.getAttribute("aria-pressed") === "true");
+        const fits = box.textContent.toLowerCase().includes(words) && (!only || (star?.getAttribute("aria-pressed") ?? box.dataset.favourite) === "true");
         box.hidden = !fits;
         any ||= fits;
         found += fits ? 1 : 0;
@@ -116,4 +120,10 @@ export class Offers {
     }
     this.root.querySelector("[data-none-found]").hidden = found > 0;
   }
+}
+
+/** Names the step of a scale that is pointed at, or else the one that is worn. */
+function nameStep(scale, step) {
+  const named = step ?? scale.querySelector("[aria-pressed=true]");
+  scale.querySelector("[data-scale-name]").textContent = named?.title ?? "";
 }

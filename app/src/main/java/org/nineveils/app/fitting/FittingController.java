@@ -90,7 +90,7 @@ class FittingController {
     model.addAttribute("desk", desk);
     model.addAttribute("wardrobe", wardrobe);
     model.addAttribute("shelves", wardrobe.shelves().get());
-    model.addAttribute("sections", bySection(wardrobe));
+    model.addAttribute("sections", Shown.sections(wardrobe));
     model.addAttribute("photo", photo);
     model.addAttribute("photoList", Photo.list(photos.all(wardrobe.side())));
     model.addAttribute("choices", wardrobes.choices(row.wardrobe().split(":", 2)[0]));
@@ -141,26 +141,6 @@ class FittingController {
         Json.writePretty(PaintJson.format(worn.paint()))
             .getBytes(java.nio.charset.StandardCharsets.UTF_8);
     return Answers.download(json, MediaType.APPLICATION_JSON, "paint.json");
-  }
-
-  /** A section of the wardrobe with its effects. */
-  record Group(int number, String name, String rule, List<Wardrobe.Piece> pieces) {}
-
-  private static List<Group> bySection(Wardrobe wardrobe) {
-    return wardrobe.pieces().stream()
-        .collect(
-            java.util.stream.Collectors.groupingBy(
-                p -> p.offer().section(),
-                java.util.TreeMap::new,
-                java.util.stream.Collectors.toList()))
-        .values()
-        .stream()
-        .map(
-            pieces -> {
-              var first = pieces.get(0).offer();
-              return new Group(first.section(), first.sectionName(), first.rule().label(), pieces);
-            })
-        .toList();
   }
 
   private Map<String, Object> state(FittingRow row, Wardrobe wardrobe) {
