@@ -5,6 +5,8 @@ import { layout, matrix } from "./matrix.js";
 import { partOf, parts } from "./parts.js";
 import { startingPoints } from "./starting-points.js";
 import { titled } from "./titled.js";
+import { toneStrip } from "./tone-strip.js";
+import { wheel } from "./wheel.js";
 
 const ROWS = 6; // settings and headings that fit above one another
 const MANY = 19; // settings from which they are shown part by part
@@ -30,6 +32,7 @@ export function settingsEditor(kind, values, on) {
     element.append(curve.element);
   }
   const tables = [];
+  const strips = [];
   const inParts = curves.length === 0 && !others.some((n) => n.row) && others.length >= MANY;
   const columns = new Map();
   let side = null;
@@ -71,7 +74,10 @@ export function settingsEditor(kind, values, on) {
   function table(name, own) {
     const made = matrix(own, values, on);
     tables.push(made);
-    return titled(name, made.element);
+    if (!own.some((s) => s.columnHue !== undefined)) return titled(name, made.element);
+    const patches = wheel(own, values, on);
+    tables.push(patches);
+    return titled(name, patches.element, made.element);
   }
 
   function group(name, own) {
@@ -87,20 +93,31 @@ export function settingsEditor(kind, values, on) {
       alone.set(setting.key, one);
       box.append(one.element);
     }
-    const made = titled(name, box);
+    const ranged = own.filter((s) => s.tonesTo !== undefined);
+    const made = titled(name, ...(ranged.length > 0 ? [strip(ranged)] : []), box);
     const points = kind.startingPoints.filter((p) => p.group === name);
     if (points.length > 0) made.firstChild.append(startingPoints(points, (p) => on.start(p.values, p.label)));
     return made;
   }
 
+  function strip(own) {
+    const made = toneStrip(own, values, on);
+    strips.push(made);
+    return made.element;
+  }
+
   return {
     element,
     set(next) {
+      for (const made of strips) made.set(next);
       for (const [key, made] of alone) made.set(next[key]);
       for (const name of new Set(columns.values())) side?.mark(name, acts(name, next));
       for (const made of tables) made.set(next);
       curve?.set(next);
     },
-    tones: (histogram) => curve?.tones(histogram),
+    tones(histogram) {
+      curve?.tones(histogram);
+      for (const made of strips) made.tones(histogram);
+    },
   };
 }

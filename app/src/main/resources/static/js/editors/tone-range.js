@@ -1,17 +1,11 @@
 // A range of brightness with a feather on both sides, set on the histogram of the photo: drag an
 // edge, or the slope outside it.
 
-const NS = "http://www.w3.org/2000/svg";
+import { svg, tonesPath } from "./svg.js";
+
 const W = 262;
 const H = 40;
 const ARROWS = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: 1, ArrowDown: -1 };
-
-function svg(name, attributes, parent) {
-  const made = document.createElementNS(NS, name);
-  for (const [key, value] of Object.entries(attributes)) made.setAttribute(key, value);
-  parent?.append(made);
-  return made;
-}
 
 const clamp = (v, low, high) => Math.min(high, Math.max(low, v));
 
@@ -86,11 +80,6 @@ export function toneRange(on) {
   return {
     element,
     set,
-    tones(histogram) {
-      const sums = histogram.luma;
-      const top = Math.max(1, ...sums.slice(1, 255));
-      const points = sums.map((n, i) => `L${((i / 255) * W).toFixed(1)} ${(H - Math.sqrt(Math.min(1, n / top)) * H * 0.92).toFixed(1)}`);
-      tones.setAttribute("d", `M0 ${H}${points.join("")}L${W} ${H}Z`);
-    },
+    tones: (histogram) => tones.setAttribute("d", tonesPath(histogram, W, H)),
   };
 }

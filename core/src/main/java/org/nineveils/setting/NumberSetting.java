@@ -11,7 +11,7 @@ import java.util.Map;
  * @param min smallest value
  * @param max largest value
  * @param step what one press of an arrow key changes
- * @param cell place in a table of settings, or null where it stands alone
+ * @param place among settings of its group, or null where it stands alone
  */
 public record NumberSetting(
     String key,
@@ -22,12 +22,18 @@ public record NumberSetting(
     double max,
     double step,
     Double start,
-    Cell cell)
+    Place place)
     implements Setting<Double> {
   private static final String STOPS = "stops";
 
   /** Exposure goes by thirds of a stop: common practice, no published source. */
   private static final double THIRD = 1 / 3.0;
+
+  /** Place among the settings of one group. */
+  public sealed interface Place permits Cell, Tones {
+    /** What an editor must know of it, ready for JSON. */
+    Map<String, Object> facts();
+  }
 
   /**
    * Place in a table of settings of one group.
@@ -36,7 +42,31 @@ public record NumberSetting(
    * @param column heading of the column
    * @param hue of the column's colour in Oklab, degrees; null where it has none
    */
-  public record Cell(String row, String column, Double hue) {}
+  public record Cell(String row, String column, Double hue) implements Place {
+    @Override
+    public Map<String, Object> facts() {
+      Map<String, Object> facts = new LinkedHashMap<>();
+      facts.put("row", row);
+      facts.put("column", column);
+      if (hue != null) {
+        facts.put("columnHue", hue);
+      }
+      return facts;
+    }
+  }
+
+  /**
+   * Place on the scale of tones, dark to light: where it acts more than the others of its group.
+   *
+   * @param from encoded tone, 0…1
+   * @param to encoded tone, 0…1
+   */
+  public record Tones(double from, double to) implements Place {
+    @Override
+    public Map<String, Object> facts() {
+      return Map.of("tonesFrom", from, "tonesTo", to);
+    }
+  }
 
   /** A setting that stands alone. */
   public NumberSetting(
@@ -77,12 +107,8 @@ public record NumberSetting(
     if (unit.equals(STOPS)) {
       facts.put("mark", THIRD);
     }
-    if (cell != null) {
-      facts.put("row", cell.row());
-      facts.put("column", cell.column());
-      if (cell.hue() != null) {
-        facts.put("columnHue", cell.hue());
-      }
+    if (place != null) {
+      facts.putAll(place.facts());
     }
     return facts;
   }

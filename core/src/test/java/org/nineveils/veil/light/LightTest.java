@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -15,6 +16,7 @@ import org.nineveils.colour.Chromaticity;
 import org.nineveils.colour.Lab;
 import org.nineveils.colour.Srgb;
 import org.nineveils.picture.Picture;
+import org.nineveils.setting.NumberSetting;
 import org.nineveils.testing.Pictures;
 import org.nineveils.veil.StartingPoint;
 
@@ -256,5 +258,24 @@ class LightTest {
     Picture there = lit(grey, Map.of("temperature", 40, "greenToPink", 10));
     Picture back = lit(there, Map.of("temperature", -40, "greenToPink", -10));
     assertThat(Pictures.farthest(grey, back)).isLessThan(2e-3); // luminance is kept both ways
+  }
+
+  /** On screens the ranges meet where the one begins to move a tone farther than the other. */
+  @Test
+  void theDarkestRangeEndsWhereTheDeepOneMovesATonesFarther() {
+    for (double tone = 0.01; tone < 0.5; tone += 0.01) {
+      double deepest = moved(ToneRanges.deepest(0.4), ToneRanges.deepest(-0.4), tone);
+      double deep = moved(ToneRanges.deep(0.4), ToneRanges.deep(-0.4), tone);
+      if (Math.abs(tone - Light.DARKEST) > 0.02) {
+        assertThat(deepest > deep).as("tone %s", tone).isEqualTo(tone < Light.DARKEST);
+      }
+    }
+    assertThat(List.of(Light.DEEPEST, Light.DEEP, Light.LIGHT, Light.LIGHTEST))
+        .extracting(s -> ((NumberSetting.Tones) s.place()).to())
+        .containsExactly(Light.DARKEST, 0.5, 1 - Light.DARKEST, 1.0);
+  }
+
+  private static double moved(DoubleUnaryOperator up, DoubleUnaryOperator down, double tone) {
+    return Math.abs(up.applyAsDouble(tone) - tone) + Math.abs(down.applyAsDouble(tone) - tone);
   }
 }
