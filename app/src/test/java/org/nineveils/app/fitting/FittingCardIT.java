@@ -77,17 +77,7 @@ class FittingCardIT extends FittingTrial {
                     + ".filter(s => s.checkVisibility()).map(s => s.clientWidth))");
         assertThat(((Number) shortest).doubleValue()).isGreaterThanOrEqualTo(140);
       }
-      Object share =
-          page.evaluate(
-              """
-              () => {
-                const c = document.querySelector(".pane-finished [data-picture]");
-                const { data } = c.getContext("2d").getImageData(0, 0, c.width, c.height);
-                let n = 0;
-                for (let i = 3; i < data.length; i += 4) n += data[i] > 0;
-                return n / devicePixelRatio ** 2 / (innerWidth * innerHeight);
-              }""");
-      assertThat(((Number) share).doubleValue())
+      assertThat(room.photoShare())
           .as("share of the window")
           .isGreaterThanOrEqualTo(Double.parseDouble(photoAndShare[1]));
       page.locator("[data-take-off]").click();

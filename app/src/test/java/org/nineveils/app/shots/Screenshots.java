@@ -127,6 +127,7 @@ class Screenshots {
     place.pick("Warmer");
     page.locator("[data-side=dials]").click();
     shoot(page, "bench-dials");
+    page.locator("[data-side=settings]").click();
     page.keyboard().press("Escape");
     page.keyboard().press("h");
     page.waitForFunction(

@@ -134,6 +134,21 @@ public final class Workplace {
         "() => document.querySelector('.pane-finished [data-picture]').toDataURL()");
   }
 
+  /** The share of the window that the shown photo takes, counted in its pixels. */
+  public double photoShare() {
+    Object share =
+        page.evaluate(
+            """
+            () => {
+              const c = document.querySelector(".pane-finished [data-picture]");
+              const { data } = c.getContext("2d").getImageData(0, 0, c.width, c.height);
+              let n = 0;
+              for (let i = 3; i < data.length; i += 4) n += data[i] > 0;
+              return n / devicePixelRatio ** 2 / (innerWidth * innerHeight);
+            }""");
+    return ((Number) share).doubleValue();
+  }
+
   /** Lightness of that colour as the mean of its channels. */
   public double light(double x, double y) {
     return colour(x, y).stream().mapToInt(Integer::intValue).average().orElseThrow();

@@ -190,6 +190,7 @@ class WalkIT {
     page.locator(".piece").click();
     page.locator(".veil").waitFor();
     fitting.settle();
+    assertThat(fitting.photoShare()).as("landscape at the desk").isGreaterThanOrEqualTo(0.40);
     page.locator("summary.primary").click();
   }
 
