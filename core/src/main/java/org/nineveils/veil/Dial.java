@@ -71,6 +71,12 @@ public record Dial(String veil, String key, String label, double min, double max
     return number;
   }
 
+  /** The same dial, wide enough for what a veil has that it fits. */
+  Dial holding(Veil of) {
+    double own = Turnable.of(of, key).orElseThrow().value();
+    return new Dial(veil, key, label, Math.min(min, own), Math.max(max, own), heading);
+  }
+
   /** Whether a veil has the number that it turns. */
   public boolean fits(Veil of) {
     return Turnable.of(of, key).isPresent();

@@ -107,15 +107,25 @@ public record Effect(List<Veil> veils, String note, int edition, List<Dial> dial
   }
 
   /**
-   * The same effect with other veils; the dials of veils that are gone go with them, and what
-   * followed them keeps their mask.
+   * The same effect with other veils; the dials of veils, and of rules of masks, that are gone go
+   * with them, the others hold what their veils have now; and what followed a veil that is gone
+   * keeps its mask.
    */
   public Effect withVeils(List<Veil> others) {
     Set<String> ids = new HashSet<>();
     others.forEach(veil -> ids.add(veil.id()));
     List<Veil> freed = others.stream().map(v -> Following.freed(v, ids, veils)).toList();
-    return new Effect(
-        freed, note, edition, dials.stream().filter(d -> ids.contains(d.veil())).toList());
+    List<Dial> left = dials.stream().flatMap(d -> held(d, freed).stream()).toList();
+    return new Effect(freed, note, edition, left);
+  }
+
+  private Optional<Dial> held(Dial dial, List<Veil> now) {
+    Optional<Veil> before = veil(dial.veil());
+    return now.stream()
+        .filter(v -> v.id().equals(dial.veil()) && dial.fits(v))
+        .filter(v -> before.isEmpty() || dial.reaches(before.get(), v))
+        .map(dial::holding)
+        .findFirst();
   }
 
   /**

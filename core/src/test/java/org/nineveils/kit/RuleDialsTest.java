@@ -88,4 +88,14 @@ class RuleDialsTest {
       assertThat(kept.effect().dials()).hasSize(worn.masks().isEmpty() ? 1 : 0);
     }
   }
+
+  @Test
+  void aVeilThatGetsAnotherMaskKeepsTheDialsThatStillTurnSomethingOfTheirSort() {
+    Mask farther = ruled(Pictures.rule("shape", Map.of("x", 95)));
+    Effect moved = EFFECT.withVeils(List.of(SPOT.withMask(farther)));
+    assertThat(moved.dials()).containsExactly(new Dial(SPOT.id(), "rule1.x", "Across", 0, 95));
+    Mask skin = ruled(Pictures.rule("skin", Map.of()));
+    assertThat(EFFECT.withVeils(List.of(SPOT.withMask(skin))).dials()).isEmpty();
+    assertThat(EFFECT.withVeils(List.of(SPOT.withMask(Mask.EVERYWHERE))).dials()).isEmpty();
+  }
 }
