@@ -33,22 +33,27 @@ public record Scale(Of of, List<Step> steps) {
 
   /** What a scale goes by. */
   public enum Of {
-    EXPOSURE("Exposure", Light.EXPOSURE, Set.of(Light.EXPOSURE, Light.SHOULDER)),
-    BALANCE("White balance", Light.TEMPERATURE, Set.of(Light.TEMPERATURE, Light.GREEN_TO_PINK));
+    EXPOSURE("Exposure"),
+    BALANCE("White balance");
 
     private final String label;
-    private final NumberSetting setting;
-    private final Set<Setting<?>> may;
 
-    Of(String label, NumberSetting setting, Set<Setting<?>> may) {
+    Of(String label) {
       this.label = label;
-      this.setting = setting;
-      this.may = may;
     }
 
     /** Name on screens. */
     public String label() {
       return label;
+    }
+
+    private NumberSetting setting() {
+      return this == EXPOSURE ? Light.EXPOSURE : Light.TEMPERATURE;
+    }
+
+    /** What a step may set besides. */
+    private NumberSetting besides() {
+      return this == EXPOSURE ? Light.SHOULDER : Light.GREEN_TO_PINK;
     }
   }
 
@@ -103,9 +108,8 @@ public record Scale(Of of, List<Step> steps) {
     }
     Set<Setting<?>> set = new HashSet<>(veil.kind().settings());
     set.removeIf(s -> isAtStart(s, veil.settings()));
-    return set.contains(of.setting) && of.may.containsAll(set)
-        ? Optional.of(veil.settings().number(of.setting))
-        : Optional.empty();
+    boolean alone = set.remove(of.setting()) && (set.isEmpty() || set.equals(Set.of(of.besides())));
+    return alone ? Optional.of(veil.settings().number(of.setting())) : Optional.empty();
   }
 
   private static <T> boolean isAtStart(Setting<T> setting, SettingValues values) {
