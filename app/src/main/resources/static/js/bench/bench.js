@@ -205,10 +205,9 @@ function see(way) {
 
 function showHandles() {
   const veil = panel && veilOf(page.openId);
-  handles.show(veil ? handlesOf(veil, kinds.get(veil.kind), state.masks.kinds, panel.side, (of, what) => takeOf(veil.id, of, what)) : []);
+  const takeOf = (of, what) => take((e) => changedBy(e, veil.id, of), what && `${what} of ${veil.name}`);
+  handles.show(veil ? handlesOf(veil, kinds.get(veil.kind), state.masks.kinds, panel.side, takeOf) : []);
 }
-
-const takeOf = (id, of, what) => take((e) => changedBy(e, id, of), what && `${what} of ${veilOf(id).name}`);
 
 function lift(id) {
   const veil = veilOf(id);
@@ -243,8 +242,7 @@ function show() {
 /** What is looked at, in words; and what to do first, by the brush. */
 function hint(words) {
   const under = brushed();
-  const hidden = under && !painting.has(under.id) && under.mask.cover === "brush-on";
-  painting.brush.hint(hidden ? hiddenHint(under) : "");
+  painting.brush.hint(under && !painting.has(under.id) && under.mask.cover === "brush-on" ? hiddenHint(under) : "");
   stage.label(words || wayWords(page.way, veilOf(page.openId)));
 }
 
@@ -265,9 +263,7 @@ async function choosePhoto(next) {
   show();
   stage.another();
   const answer = await store.ask(() => send("GET", `${api}?photo=${next.id}`));
-  if (!answer || wall.photo !== next) return;
-  stage.refresh();
-  trace.changed();
+  if (answer && wall.photo === next) redraw();
 }
 
 listenVariants(column, find("variants-open"), api, { effect: () => effect, saved: () => store.settled(), peek, take });

@@ -14,7 +14,6 @@ import { hiddenHint } from "../stage/hint.js";
 import { Stage } from "../stage/stage.js";
 import { readyBeside } from "../photos/ready.js";
 import { Rail } from "../rail/rail.js";
-import { Trace } from "../readings/trace.js";
 import { asking } from "./asking.js";
 import { batch } from "./batch.js";
 import { Bundle } from "./bundle.js";
@@ -32,7 +31,8 @@ import { Pins } from "./pins.js";
 import { coversMost } from "../mask/rules.js";
 import { PaintPanel } from "./paint-panel.js";
 import { wornTogether } from "./together.js";
-import { counted, others as masksBeside, railItem, veilChanged, WHOLE, wornOf } from "./wearing.js";
+import { tracing } from "./tracing.js";
+import { counted, others as masksBeside, railItem, WHOLE, wornOf } from "./wearing.js";
 
 const root = document.querySelector("main[data-fitting]");
 const find = (name) => document.querySelector(`[data-${name}]`);
@@ -101,26 +101,9 @@ const painting = new Painting(stage, store, api, state.painted, {
 });
 const brush = painting.brush;
 const handles = new Handles(stage);
-const trace = new Trace(
-  find("trace"),
-  stage,
-  {
-    get address() {
-      return `${api}/trace`;
-    },
-    body: () => ({ fitting }),
-    named: ({ bundle }) => wornPieces()[bundle]?.name ?? "",
-  },
-  { flash: (step) => peek(step && { fitting: without(step) }, step && `Without “${step.name}”`), open: (step) => open(wornPieces()[step.bundle].key) },
-);
-
 /** Pieces of what is worn, in order, as the rendered stack has them. */
 const wornPieces = () => fitting.worn.map((w) => pieces.get(w.effect)).filter(Boolean);
-
-function without(step) {
-  const piece = wornPieces()[step.bundle];
-  return veilChanged(fitting, piece.key, piece.effect.veils.find((v) => [v.id, `${v.id}+`].includes(step.veil)), { lifted: true });
-}
+const trace = tracing(find("trace"), stage, api, { fitting: () => fitting, pieces: wornPieces, peek, open });
 
 /** Shows something else on the stage without taking it; null for what is there. */
 function peek(body, words = "") {

@@ -1,0 +1,32 @@
+package org.nineveils.proof.measure;
+
+import org.nineveils.colour.Ciede2000;
+import org.nineveils.colour.Lab;
+
+/** How different skin looks: CIEDE2000 between its median colours before and after. */
+final class SkinChanged extends OfSkin {
+  @Override
+  public String id() {
+    return "skin-changed";
+  }
+
+  @Override
+  public String label() {
+    return "Skin changed";
+  }
+
+  @Override
+  public String unit() {
+    return "ΔE00";
+  }
+
+  @Override
+  public double limit() {
+    return 10;
+  }
+
+  @Override
+  Reading of(Lab before, Lab now) {
+    return Reading.of(Ciede2000.between(before, now));
+  }
+}
