@@ -26,7 +26,7 @@ import { benchKeys } from "./keys.js";
 import { wayWords } from "./looking.js";
 import { begun, brushed as brushedNow, fitted, opened, peekedAt, request as requested, seen, veilOf as veilIn } from "./page-state.js";
 import { showNote, showPromises } from "./note.js";
-import { Painting } from "./painting.js";
+import { Painting } from "../stage/painting.js";
 import { veilPanel } from "./panel.js";
 import { Selection } from "./selection.js";
 import { underneath } from "./under.js";

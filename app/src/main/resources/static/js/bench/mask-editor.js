@@ -2,7 +2,7 @@
 // another veil's mask.
 import { editor } from "../editors/editor.js";
 import { titled } from "../editors/titled.js";
-import { ruleEditor } from "./rule-editor.js";
+import { ruleEditor } from "../mask/rule-editor.js";
 
 const PAINT = [
   ["off", "Brush off", "Take the brush to this veil: it hides where it paints"],

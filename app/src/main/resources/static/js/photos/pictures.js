@@ -1,11 +1,15 @@
 // A photo on the wall: its picture, its name to be changed, its size, and taking it off.
 
-/** @param photo [id, name, width, height] */
-export function picture([id, name, width, height]) {
+/**
+ * @param photo [id, name, width, height]
+ * @param opens address of the page of a photo up to its id; empty where photos have none
+ */
+export function picture([id, name, width, height], opens = "") {
   const figure = document.createElement("figure");
   figure.dataset.photo = id;
-  const box = document.createElement("div");
+  const box = document.createElement(opens ? "a" : "div");
   box.className = "picture";
+  if (opens) Object.assign(box, { href: `${opens}${id}`, title: "What it holds" });
   box.append(Object.assign(new Image(), { loading: "lazy", alt: name, src: `/photos/${id}/small` }));
   const field = Object.assign(document.createElement("input"), { value: name, maxLength: 60 });
   field.setAttribute("aria-label", "Name of the photo");

@@ -89,7 +89,7 @@ for (const drop of document.querySelectorAll("[data-drop]")) {
 }
 
 for (const wall of document.querySelectorAll("[data-wall]")) {
-  wall.append(...JSON.parse(wall.dataset.wall).map(picture));
+  wall.append(...JSON.parse(wall.dataset.wall).map((photo) => picture(photo, wall.dataset.opens)));
 }
 for (const input of document.querySelectorAll("[data-rename]")) {
   input.addEventListener("change", async () => {

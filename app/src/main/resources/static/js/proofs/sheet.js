@@ -3,6 +3,7 @@
 import { send } from "../web/http.js";
 import { begun, timeLeft } from "../web/jobs.js";
 import { sayFault } from "../web/say.js";
+import { matches, tally, verdictLine } from "./verdicts.js";
 
 const POLL_MS = 400;
 const NEAR = "1200px";
@@ -11,7 +12,9 @@ const state = JSON.parse(sheet.dataset.state);
 const address = `/api/proofs/${state.kit}`;
 const find = (name) => sheet.querySelector(`[data-${name}]`);
 
-const made = new Set(); // "effect:photo"
+const made = new Map(); // by "effect:photo": { state, measure, value }
+const measures = new Map(state.measures.map(([id, label, unit]) => [id, { label, unit }]));
+let wanted = "all"; // which cells are looked at
 let done = 0;
 let total = state.effects.length * state.photos.length;
 let since = -1;
@@ -28,9 +31,12 @@ function cell([effect, name], [photo, photoName]) {
 }
 
 function fill(link) {
-  if (!made.has(link.dataset.cell) || link.firstChild) return;
+  const verdict = made.get(link.dataset.cell);
+  link.classList.toggle("is-out", !matches(wanted, verdict));
+  if (!verdict || link.firstChild) return;
   const [effect, photo] = link.dataset.cell.split(":");
-  link.append(Object.assign(new Image(), { alt: "", loading: "lazy", src: `/effects/${effect}/small?photo=${photo}` }));
+  link.append(...verdictLine(verdict, measures));
+  link.prepend(Object.assign(new Image(), { alt: "", loading: "lazy", src: `/effects/${effect}/small?photo=${photo}` }));
 }
 
 const rows = new IntersectionObserver(
@@ -64,22 +70,20 @@ function build() {
 }
 
 function take(answer) {
-  if (answer.rows) {
+  if (answer.cells) {
     made.clear();
-    const row = new Map(answer.rows);
-    for (const [photo] of state.photos) {
-      [...(row.get(String(photo)) ?? "")].forEach((there, i) => there === "1" && state.effects[i] && made.add(`${state.effects[i][0]}:${photo}`));
-    }
     ({ done, total } = answer);
-    for (const link of sheet.querySelectorAll("[data-cell]")) fill(link);
   }
-  for (const [effect, photo] of answer.made ?? []) {
+  for (const [effect, photo, word, measure, value] of answer.cells ?? answer.made ?? []) {
     const key = `${effect}:${photo}`;
-    if (!made.has(key)) done += 1;
-    made.add(key);
+    if (!answer.cells && !made.has(key)) done += 1;
+    made.set(key, { state: word, measure, value });
     const link = sheet.querySelector(`[data-cell="${key}"]`);
     if (link) fill(link);
   }
+  const told = tally(made.values());
+  find("tally").textContent = told.words;
+  for (const button of sheet.querySelectorAll("[data-wanted]")) button.hidden = told.bad === 0;
   since = answer.since;
 }
 
@@ -118,8 +122,15 @@ async function begin() {
   await watch();
 }
 
+function want(which) {
+  wanted = which;
+  for (const button of sheet.querySelectorAll("[data-wanted]")) button.setAttribute("aria-pressed", String(button.dataset.wanted === which));
+  for (const link of sheet.querySelectorAll("[data-cell]")) fill(link);
+}
+
 if (find("progress")) {
   build();
+  for (const button of sheet.querySelectorAll("[data-wanted]")) button.addEventListener("click", () => want(button.dataset.wanted));
   find("start").addEventListener("click", begin);
   find("stop").addEventListener("click", () => send("POST", `${address}/stop`).catch(sayFault));
   const job = await look();

@@ -9,6 +9,8 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.nineveils.document.Json;
+import org.nineveils.document.ReadingsJson;
 import org.nineveils.proof.Verdict.State;
 import org.nineveils.proof.measure.Measure;
 import org.nineveils.proof.measure.Measures;
@@ -74,5 +76,24 @@ class VerdictTest {
         .hasMessageContaining("NaN");
     assertThatThrownBy(() -> new Limits(Map.of(), Set.of("shine")))
         .hasMessageContaining("no measure called “shine”");
+  }
+
+  @Test
+  void readingsComeBackAsTheyWereAndAreHeldToTheLimitsThatAreOn() {
+    Readings readings =
+        new Readings(
+            Map.of(
+                "blown", Reading.of(2.5),
+                "skin-turned", Reading.not("no skin is marked on this photo"),
+                "halo", Reading.of(9)));
+    String json = Json.write(ReadingsJson.format(readings));
+    assertThat(ReadingsJson.parse(Json.read(json, "The readings"))).isEqualTo(readings);
+    Limits limits = new Limits(Map.of("blown", 2.0), Set.of("halo"));
+    List<Verdict> verdicts =
+        readings.verdicts(limits, id -> id.equals("blown") ? "a white bed" : "");
+    assertThat(verdicts)
+        .extracting(v -> v.measure().id() + " " + v.state())
+        .containsExactly("blown ACCEPTED", "skin-turned NOT_JUDGED");
+    assertThat(readings.worst(Limits.START).orElseThrow().measure().id()).isEqualTo("halo");
   }
 }

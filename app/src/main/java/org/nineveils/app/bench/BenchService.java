@@ -122,6 +122,17 @@ public class BenchService {
     }
   }
 
+  /** The effect on a photo as a proof shows it; its small picture is kept besides. */
+  public Picture proof(long effectId, long photoId) {
+    Rows.Effect row = effects.get(effectId);
+    return thumbnails.proof(
+        photos.get(photoId),
+        Thumbnails.effectKey(row.doc()),
+        effects.effect(row),
+        paints.key(effectId, photoId),
+        paints.rows().find(effectId, photoId));
+  }
+
   /**
    * The effect on a photo, small.
    *

@@ -9,12 +9,14 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.collections.CollectionService;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
+import org.nineveils.app.regions.RegionService;
 import org.nineveils.app.swatches.Swatches;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Save;
@@ -37,6 +39,7 @@ class DemoLoader implements SmartInitializingSingleton {
   private final Path folder;
   private final Journal journal;
   private final PhotoService photos;
+  private final RegionService regions;
   private final KitService kits;
   private final EffectService effects;
   private final BenchService bench;
@@ -47,6 +50,7 @@ class DemoLoader implements SmartInitializingSingleton {
       @Value("${nineveils.demo}") String folder,
       Journal journal,
       PhotoService photos,
+      RegionService regions,
       KitService kits,
       EffectService effects,
       BenchService bench,
@@ -55,6 +59,7 @@ class DemoLoader implements SmartInitializingSingleton {
     this.folder = folder.isEmpty() ? null : Path.of(folder);
     this.journal = journal;
     this.photos = photos;
+    this.regions = regions;
     this.kits = kits;
     this.effects = effects;
     this.bench = bench;
@@ -91,7 +96,25 @@ class DemoLoader implements SmartInitializingSingleton {
     String file = f.text("file");
     long id = photos.add(Side.WALL, file, bytes("photos/" + file)).id();
     photos.rename(id, f.text("name"));
+    addRegions(id, file.substring(0, file.lastIndexOf('.')));
     return id;
+  }
+
+  /** Grey pictures in a folder of the photo's name, each called after what it shows. */
+  private void addRegions(long photo, String name) {
+    Path masks = folder.resolve("regions").resolve(name);
+    if (!Files.isDirectory(masks)) {
+      return;
+    }
+    try (Stream<Path> files = Files.list(masks)) {
+      for (Path file : files.sorted().toList()) {
+        String called = file.getFileName().toString();
+        String region = called.substring(0, called.lastIndexOf('.')).replace('-', ' ');
+        regions.add(photo, region, called, Files.readAllBytes(file));
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException("the demo's regions of " + name + " cannot be read", e);
+    }
   }
 
   private long addKit(Fields f, Map<String, Long> photoIds) {

@@ -12,8 +12,8 @@ import org.nineveils.refusal.Refusal;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /**
- * Strokes of one table, by what was painted on: an effect on a photo, or an effect in a fitting.
- * Ids and places are read from an index, the strokes themselves only once.
+ * Strokes of one table, by what was painted on: an effect on a photo, an effect in a fitting, or a
+ * region of a photo. Ids and places are read from an index, the strokes themselves only once.
  */
 public final class StrokeRows {
   private final JdbcClient db;
@@ -36,6 +36,11 @@ public final class StrokeRows {
   /** What was brushed in fittings: by fitting and key of the effect. */
   public static StrokeRows ofFittings(JdbcClient db, ParsedStrokes parsed) {
     return new StrokeRows(db, parsed, "fitting_stroke", "fitting_id = ? and effect = ?");
+  }
+
+  /** What was painted of regions: by row of the photo's regions and photo. */
+  public static StrokeRows ofRegions(JdbcClient db, ParsedStrokes parsed) {
+    return new StrokeRows(db, parsed, "region_stroke", "regions_id = ? and photo_id = ?");
   }
 
   private record Place(long id, String veil) {}

@@ -19,8 +19,15 @@ import org.nineveils.app.kits.Rows;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
+import org.nineveils.app.regions.RegionService;
 import org.nineveils.app.render.Thumbnails;
 import org.nineveils.document.Json;
+import org.nineveils.picture.Picture;
+import org.nineveils.proof.Limits;
+import org.nineveils.proof.Readings;
+import org.nineveils.proof.Verdict;
+import org.nineveils.proof.measure.Measures;
+import org.nineveils.proof.measure.Pair;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 
@@ -37,6 +44,8 @@ class ProofService implements JobKind {
   private final BenchService bench;
   private final PhotoService photos;
   private final Thumbnails thumbnails;
+  private final RegionService regions;
+  private final ReadingStore readings;
   private final ObjectProvider<Jobs> jobs;
 
   /** What was made since the application began, by kit: pages ask for what is new to them. */
@@ -48,31 +57,40 @@ class ProofService implements JobKind {
       BenchService bench,
       PhotoService photos,
       Thumbnails thumbnails,
+      RegionService regions,
+      ReadingStore readings,
       ObjectProvider<Jobs> jobs) {
     this.kits = kits;
     this.effects = effects;
     this.bench = bench;
     this.photos = photos;
     this.thumbnails = thumbnails;
+    this.regions = regions;
+    this.readings = readings;
     this.jobs = jobs;
   }
 
-  /** An effect on a photo. */
-  record Cell(Rows.Head effect, Photo photo, String key) {}
+  /**
+   * An effect on a photo.
+   *
+   * @param key of its picture
+   * @param measured name of what was measured on it
+   */
+  record Cell(Rows.Head effect, Photo photo, String key, String measured) {}
 
-  /** A log of cells as pages take them: [effect, photo], [effect, photo] … */
+  /** A log of cells as pages take them; see {@link #shown}. */
   static final class Made {
-    private final List<List<Long>> log = new ArrayList<>();
+    private final List<List<Object>> log = new ArrayList<>();
 
-    synchronized void add(long effect, long photo) {
-      log.add(List.of(effect, photo));
+    synchronized void add(List<Object> cell) {
+      log.add(cell);
     }
 
     synchronized int size() {
       return log.size();
     }
 
-    synchronized List<List<Long>> since(int place) {
+    synchronized List<List<Object>> since(int place) {
       return List.copyOf(log.subList(Math.max(0, Math.min(place, log.size())), log.size()));
     }
   }
@@ -94,17 +112,37 @@ class ProofService implements JobKind {
     Map<Long, Map<Long, String>> paint = bench.paintKeys(kitId);
     List<Cell> cells = new ArrayList<>();
     for (Photo photo : photos.all(Side.WALL)) {
+      String held = Thumbnails.effectKey(regions.key(photo.id()));
       columns.forEach(
           (head, effectKey) -> {
             String paintKey = paint.getOrDefault(head.id(), Map.of()).getOrDefault(photo.id(), "");
-            cells.add(new Cell(head, photo, thumbnails.key(photo, effectKey, paintKey)));
+            String key = thumbnails.key(photo, effectKey, paintKey);
+            cells.add(new Cell(head, photo, key, key + " " + held + " " + Measures.BUILD));
           });
     }
     return cells;
   }
 
-  private boolean isMade(Cell cell) {
-    return thumbnails.isKept(cell.key());
+  /**
+   * What was measured of some cells, by their names; those of which the picture is kept as well.
+   */
+  private Map<String, Readings> measured(List<Cell> cells) {
+    Map<String, Readings> out = readings.find(cells.stream().map(Cell::measured).toList());
+    cells.stream().filter(c -> !thumbnails.isKept(c.key())).forEach(c -> out.remove(c.measured()));
+    return out;
+  }
+
+  /**
+   * A cell as pages take it: effect, photo, verdict, and the measure that it is for with its value.
+   */
+  private static List<Object> shown(Cell cell, Readings readings) {
+    Verdict worst = readings.worst(Limits.START).orElseThrow();
+    return List.of(
+        cell.effect().id(),
+        cell.photo().id(),
+        worst.state().word(),
+        worst.measure().id(),
+        worst.reading().value());
   }
 
   private static String subject(long kitId) {
@@ -130,8 +168,8 @@ class ProofService implements JobKind {
   }
 
   /**
-   * How far the kit's sheet has come, as its page takes it: at first all that is there, row by row;
-   * then only what is new.
+   * How far the kit's sheet has come, as its page takes it: at first all that is there, then only
+   * what is new.
    *
    * @param since place in the log that the page has come to; −1 at first
    */
@@ -141,19 +179,15 @@ class ProofService implements JobKind {
     int place = log.size();
     Map<String, Object> out = new LinkedHashMap<>();
     if (since < 0) {
-      Map<String, StringBuilder> rows = new LinkedHashMap<>();
-      int done = 0;
       List<Cell> cells = cells(kitId);
-      for (Cell cell : cells) {
-        boolean there = isMade(cell);
-        done += there ? 1 : 0;
-        rows.computeIfAbsent(String.valueOf(cell.photo().id()), p -> new StringBuilder())
-            .append(there ? '1' : '0');
-      }
+      Map<String, Readings> there = measured(cells);
       out.put(
-          "rows",
-          rows.entrySet().stream().map(r -> List.of(r.getKey(), r.getValue().toString())).toList());
-      out.put("done", done);
+          "cells",
+          cells.stream()
+              .filter(c -> there.containsKey(c.measured()))
+              .map(c -> shown(c, there.get(c.measured())))
+              .toList());
+      out.put("done", there.size());
       out.put("total", cells.size());
     } else {
       out.put("made", log.since(since));
@@ -173,7 +207,8 @@ class ProofService implements JobKind {
     long kitId = run.request().whole("kit");
     Made log = madeOf(kitId);
     List<Cell> cells = cells(kitId);
-    List<Cell> missing = cells.stream().filter(c -> !isMade(c)).toList();
+    Map<String, Readings> there = measured(cells);
+    List<Cell> missing = cells.stream().filter(c -> !there.containsKey(c.measured())).toList();
     run.total(cells.size(), cells.size() - missing.size());
     run.each(
         missing,
@@ -181,12 +216,16 @@ class ProofService implements JobKind {
         cell -> "%s on %s".formatted(cell.effect().name(), cell.photo().name()),
         cell -> (long) Thumbnails.LONG_SIDE * Thumbnails.LONG_SIDE,
         cell -> {
-          make(cell);
-          log.add(cell.effect().id(), cell.photo().id());
+          log.add(shown(cell, make(cell)));
         });
   }
 
-  private void make(Cell cell) {
-    bench.small(cell.effect().id(), cell.photo().id()).picture();
+  /** Renders a cell and measures it against the plain photo. */
+  private Readings make(Cell cell) {
+    Picture finished = bench.proof(cell.effect().id(), cell.photo().id());
+    Picture plain = photos.once(cell.photo(), Pair.LONG_SIDE);
+    Readings taken = Readings.of(new Pair(plain, finished, regions.named(cell.photo().id())));
+    readings.put(cell.measured(), taken);
+    return taken;
   }
 }

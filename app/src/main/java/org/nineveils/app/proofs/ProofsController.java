@@ -9,6 +9,7 @@ import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.document.Json;
+import org.nineveils.proof.measure.Measures;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -53,9 +54,14 @@ class ProofsController {
         "data",
         Json.write(
             Json.object(
-                "kit", kitId,
-                "effects", columns,
-                "photos", wall.stream().map(p -> List.of(p.id(), p.name())).toList())));
+                "kit",
+                kitId,
+                "effects",
+                columns,
+                "measures",
+                Measures.all().stream().map(m -> List.of(m.id(), m.label(), m.unit())).toList(),
+                "photos",
+                wall.stream().map(p -> List.of(p.id(), p.name())).toList())));
     return "proofs/sheet";
   }
 

@@ -4,11 +4,13 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.function.Function;
 import org.nineveils.app.memory.Budget;
 import org.nineveils.app.memory.BudgetKeep;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.document.Json;
+import org.nineveils.mask.Coverage;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.picture.Area;
@@ -115,7 +117,23 @@ public class StageRenderer {
   public byte[] maskPacket(Photo photo, StageRequest request, Mask mask, Paint paint) {
     Picture source = photos.scaled(photo, request.longSide());
     Area area = wanted(request, source);
-    float[] values = coverage.coverage(mask, paint, source, area).cut(area).values();
+    return coverPacket(
+        photo, source, area, coverage.coverage(mask, paint, source, area).cut(area).values());
+  }
+
+  /**
+   * The same for a coverage that is worked out otherwise.
+   *
+   * @param cover gives the coverage of every pixel of the plain photo at the wanted size
+   */
+  public byte[] coverPacket(Photo photo, StageRequest request, Function<Picture, float[]> cover) {
+    Picture source = photos.scaled(photo, request.longSide());
+    Area area = wanted(request, source);
+    float[] values = new Coverage(source.area(), cover.apply(source)).cut(area).values();
+    return coverPacket(photo, source, area, values);
+  }
+
+  private byte[] coverPacket(Photo photo, Picture source, Area area, float[] values) {
     byte[] packet = packet(head(photo, source, area), values.length);
     int alpha = firstPixel(packet, values.length) + 3;
     for (int i = 0; i < values.length; i++) {

@@ -80,6 +80,18 @@ public class Thumbnails {
         () -> cache.get(key, () -> precedence.list(() -> jpeg(photo, effect.get(), paint.get()))));
   }
 
+  /**
+   * The picture that the small one is made from, with which the small one is kept besides: rendered
+   * once for both.
+   */
+  public Picture proof(
+      Photo photo, String effectKey, Effect effect, String paintKey, Map<String, Paint> paint) {
+    Picture made =
+        precedence.list(() -> render(photo, effect, paint, LONG_SIDE, exact.quick(true)));
+    cache.get(key(photo, effectKey, paintKey), () -> PictureWriter.jpeg(made, QUALITY));
+    return made;
+  }
+
   private byte[] jpeg(Photo photo, Effect effect, Map<String, Paint> paint) {
     Picture small = render(photo, effect, paint, LONG_SIDE, exact.quick(true));
     return PictureWriter.jpeg(small, QUALITY);

@@ -63,6 +63,8 @@ final class JournalTables {
               plain("filing")),
           table("photo", ID, "the photo", plain("row")),
           table("stroke", ID, "a stroke", plain("row")),
+          table("regions", ID, "what a photo holds", counted("row")),
+          table("region_stroke", ID, "a stroke", plain("row")),
           table("fitting", ID, "the fitting", counted("row")),
           table("together", ID, "what is worn together", plain("row")),
           table("fitting_stroke", ID, "a stroke", plain("row")),

@@ -28,8 +28,9 @@ class Named {
   private static final Pattern NAME =
       Pattern.compile("(?<![0-9a-f])" + Blobs.NAME + "(?![0-9a-f])");
 
-  /** Strokes hold numbers alone. */
-  private static final Set<String> WITHOUT_NAMES = Set.of("stroke", "fitting_stroke");
+  /** Strokes and readings hold numbers alone. */
+  private static final Set<String> WITHOUT_NAMES =
+      Set.of("stroke", "fitting_stroke", "region_stroke", "reading");
 
   private final JdbcClient db;
   private final Blobs blobs;

@@ -38,6 +38,12 @@ public final class Http {
     return send(HttpRequest.newBuilder(URI.create(base + path)).GET());
   }
 
+  /** What is there, as bytes. */
+  public byte[] bytes(String path) throws IOException, InterruptedException {
+    HttpRequest request = HttpRequest.newBuilder(URI.create(base + path)).GET().build();
+    return client.send(request, HttpResponse.BodyHandlers.ofByteArray()).body();
+  }
+
   /** The id of the fitting of a photo in a wardrobe, made where there was none. */
   public String fitting(String wardrobe, int photo) {
     return get("/fitting/of?wardrobe=%s&photo=%d".formatted(wardrobe, photo))

@@ -14,7 +14,7 @@ final class ChannelsClipped implements Measure {
 
   @Override
   public String label() {
-    return "A channel newly at its end";
+    return "Clipped channel";
   }
 
   @Override

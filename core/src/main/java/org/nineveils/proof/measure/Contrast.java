@@ -17,7 +17,7 @@ final class Contrast implements Measure {
 
   @Override
   public String label() {
-    return "Contrast kept";
+    return "Contrast";
   }
 
   @Override

@@ -27,7 +27,7 @@ final class Halo implements Measure {
 
   @Override
   public String label() {
-    return "Halo beside edges";
+    return "Halo";
   }
 
   @Override

@@ -19,7 +19,7 @@ final class NeutralCast implements Measure {
 
   @Override
   public String label() {
-    return "Cast of neutral tones";
+    return "Neutral cast";
   }
 
   @Override

@@ -11,7 +11,7 @@ final class SkinLightness extends OfSkin {
 
   @Override
   public String label() {
-    return "Skin lighter or darker";
+    return "Skin lightness";
   }
 
   @Override

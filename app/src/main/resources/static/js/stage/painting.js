@@ -2,7 +2,7 @@
 // page knows how many there are.
 import { send } from "../web/http.js";
 import { say } from "../web/say.js";
-import { Brush } from "../stage/brush.js";
+import { Brush } from "./brush.js";
 
 const MIDDLE = 0.95; // of the short side
 

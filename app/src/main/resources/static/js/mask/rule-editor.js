@@ -3,7 +3,7 @@
 import { editor } from "../editors/editor.js";
 import { toneRange } from "../editors/tone-range.js";
 import { quietButton } from "../web/button.js";
-import { newRule, ruleChanged, withRule, withoutRule } from "../mask/rules.js";
+import { newRule, ruleChanged, withRule, withoutRule } from "./rules.js";
 
 const JOINS = ["and", "or", "minus"];
 

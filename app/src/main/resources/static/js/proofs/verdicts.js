@@ -1,0 +1,42 @@
+// Verdicts of proofs: a line at the foot of a picture with a word and a number, and how many there are.
+import { shown } from "../editors/slider.js";
+
+const CLASSES = { near: "is-near", over: "is-over", "over, accepted": "is-accepted", "not judged": "is-not-judged" };
+
+/** A number of a measure in words. */
+export function valueWords(value, unit) {
+  const size = Math.abs(value);
+  return `${shown(value, size >= 10 ? 1 : size >= 1 ? 0.1 : 0.01)} ${unit}`.trim();
+}
+
+/** The words of a verdict; empty for what is within. */
+export function verdictWords({ state, measure, value }, measures) {
+  if (state === "within") return "";
+  if (state === "not judged") return state;
+  const { label, unit } = measures.get(measure);
+  return `${state} · ${label.toLowerCase()} ${valueWords(value, unit)}`;
+}
+
+/** @returns the line as elements: none for what is within */
+export function verdictLine(verdict, measures) {
+  const words = verdictWords(verdict, measures);
+  if (words === "") return [];
+  const line = document.createElement("span");
+  line.className = `verdict ${CLASSES[verdict.state]}`;
+  line.textContent = line.title = words;
+  return [line];
+}
+
+/** Whether a cell is among those that are looked at: all, near or over, over. */
+export function matches(wanted, verdict) {
+  if (wanted === "all") return true;
+  return verdict?.state === "over" || (wanted === "near" && verdict?.state === "near");
+}
+
+/** How many are over and near. @returns { bad, words } */
+export function tally(verdicts) {
+  const counts = { over: 0, near: 0 };
+  for (const { state } of verdicts) if (state in counts) counts[state] += 1;
+  const words = Object.entries(counts).filter(([, n]) => n > 0).map(([state, n]) => `${n} ${state}`);
+  return { bad: counts.over + counts.near, words: words.join(", ") };
+}
