@@ -59,9 +59,14 @@ export class List {
     });
   }
 
-  /** @param shown { held, open: region or undefined, painted: strokes by id, shares: by id } */
-  show({ held, open, painted, shares }) {
+  /**
+   * @param shown { held, open: region or undefined, painted: strokes by id, shares: by id, facts: [[name,
+   *   words] …] }
+   */
+  show({ held, open, painted, shares, facts }) {
     this.open = open;
+    const word = (tag, text) => Object.assign(document.createElement(tag), { textContent: text });
+    this.find("facts").replaceChildren(...facts.flatMap(([name, words]) => [word("dt", name), word("dd", words)]));
     redrawn(this.find("list"), ...held.regions.map((region) => this.#row(region, region === open, painted[region.id] ?? 0, shares[region.id] ?? 0)));
     this.find("none").hidden = held.regions.length > 0;
     this.find("open").hidden = !open;

@@ -26,7 +26,7 @@ const photos = filled(find("photos"));
 const photo = photos.find((p) => p.id === state.photo);
 
 let held = state.held; // as it is shown: what the store holds
-let shares = state.shares;
+let { shares, facts } = state;
 let openId = held.regions[0]?.id ?? null;
 
 for (const other of photos) {
@@ -113,14 +113,14 @@ function take(fn, what) {
 function took(answer) {
   painting.take(answer);
   held = store.doc;
-  shares = answer.shares;
+  ({ shares, facts } = answer);
   show();
   stage.refresh();
 }
 
 function show() {
   if (!open()) openId = held.regions[0]?.id ?? null;
-  list.show({ held, open: open(), painted: painting.painted, shares });
+  list.show({ held, open: open(), painted: painting.painted, shares, facts });
   painting.armFor(paintable());
   stage.maskButton(Boolean(openId));
   if (openId && !stage.masked.shown) stage.masked.toggle();

@@ -9,7 +9,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.collections.CollectionService;
 import org.nineveils.app.kits.EffectService;
@@ -25,6 +24,7 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.region.Regions;
 import org.nineveils.veil.Veil;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Value;
@@ -102,18 +102,11 @@ class DemoLoader implements SmartInitializingSingleton {
 
   /** Grey pictures in a folder of the photo's name, each called after what it shows. */
   private void addRegions(long photo, String name) {
-    Path masks = folder.resolve("regions").resolve(name);
-    if (!Files.isDirectory(masks)) {
-      return;
-    }
-    try (Stream<Path> files = Files.list(masks)) {
-      for (Path file : files.sorted().toList()) {
-        String called = file.getFileName().toString();
-        String region = called.substring(0, called.lastIndexOf('.')).replace('-', ' ');
-        regions.add(photo, region, called, Files.readAllBytes(file));
+    for (String region : Regions.all()) {
+      String file = "regions/%s/%s.png".formatted(name, region.replace(' ', '-'));
+      if (Files.exists(folder.resolve(file))) {
+        regions.add(photo, region, file.substring(file.lastIndexOf('/') + 1), bytes(file));
       }
-    } catch (IOException e) {
-      throw new UncheckedIOException("the demo's regions of " + name + " cannot be read", e);
     }
   }
 

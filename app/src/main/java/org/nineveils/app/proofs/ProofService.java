@@ -16,6 +16,8 @@ import org.nineveils.app.jobs.Jobs;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.kits.Rows;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Shelf;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
@@ -28,6 +30,7 @@ import org.nineveils.proof.Readings;
 import org.nineveils.proof.Verdict;
 import org.nineveils.proof.measure.Measures;
 import org.nineveils.proof.measure.Pair;
+import org.nineveils.proof.measure.Plain;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 
@@ -47,6 +50,7 @@ class ProofService implements JobKind {
   private final RegionService regions;
   private final ReadingStore readings;
   private final ObjectProvider<Jobs> jobs;
+  private final Shelf<String, Plain> plains;
 
   /** What was made since the application began, by kit: pages ask for what is new to them. */
   private final Map<Long, Made> made = new ConcurrentHashMap<>();
@@ -59,7 +63,8 @@ class ProofService implements JobKind {
       Thumbnails thumbnails,
       RegionService regions,
       ReadingStore readings,
-      ObjectProvider<Jobs> jobs) {
+      ObjectProvider<Jobs> jobs,
+      Budget budget) {
     this.kits = kits;
     this.effects = effects;
     this.bench = bench;
@@ -68,15 +73,21 @@ class ProofService implements JobKind {
     this.regions = regions;
     this.readings = readings;
     this.jobs = jobs;
+    this.plains = budget.shelf("photos that are measured against", Plain::bytes);
   }
 
   /**
    * An effect on a photo.
    *
    * @param key of its picture
-   * @param measured name of what was measured on it
+   * @param held stands for the photo with its regions
    */
-  record Cell(Rows.Head effect, Photo photo, String key, String measured) {}
+  record Cell(Rows.Head effect, Photo photo, String key, String held) {
+    /** Name of what was measured on it. */
+    String measured() {
+      return key + " " + held + " " + Measures.BUILD;
+    }
+  }
 
   /** A log of cells as pages take them; see {@link #shown}. */
   static final class Made {
@@ -112,12 +123,12 @@ class ProofService implements JobKind {
     Map<Long, Map<Long, String>> paint = bench.paintKeys(kitId);
     List<Cell> cells = new ArrayList<>();
     for (Photo photo : photos.all(Side.WALL)) {
-      String held = Thumbnails.effectKey(regions.key(photo.id()));
+      String held = Thumbnails.effectKey(photo.sha() + regions.key(photo.id()));
       columns.forEach(
           (head, effectKey) -> {
             String paintKey = paint.getOrDefault(head.id(), Map.of()).getOrDefault(photo.id(), "");
             String key = thumbnails.key(photo, effectKey, paintKey);
-            cells.add(new Cell(head, photo, key, key + " " + held + " " + Measures.BUILD));
+            cells.add(new Cell(head, photo, key, held));
           });
     }
     return cells;
@@ -223,8 +234,13 @@ class ProofService implements JobKind {
   /** Renders a cell and measures it against the plain photo. */
   private Readings make(Cell cell) {
     Picture finished = bench.proof(cell.effect().id(), cell.photo().id());
-    Picture plain = photos.once(cell.photo(), Pair.LONG_SIDE);
-    Readings taken = Readings.of(new Pair(plain, finished, regions.named(cell.photo().id())));
+    Plain plain =
+        plains.get(
+            cell.held(),
+            () ->
+                new Plain(
+                    photos.once(cell.photo(), Pair.LONG_SIDE), regions.named(cell.photo().id())));
+    Readings taken = Readings.of(new Pair(plain, finished));
     readings.put(cell.measured(), taken);
     return taken;
   }

@@ -85,6 +85,7 @@ class RegionController {
         "held", RegionsJson.format(RegionService.parsed(row)),
         "painted", regions.counts(id),
         "shares", regions.shares(id),
+        "facts", Facts.words(regions.facts(id)),
         "undo", Undo.of(journal, RegionService.scope(id)));
   }
 

@@ -91,6 +91,7 @@ class RegionsIT {
   void theDemosPhotosHoldRegionsAndOneIsMendedWithTheBrush() {
     assertThat(names()).contains("skin", "hair", "eyes", "lips");
     assertThat(row("skin").innerText()).contains("a picture", "%");
+    assertThat(page.locator("[data-region-facts]").innerText()).contains("dark (ITA −57°)");
     choose("lips");
     double before = share("lips");
     place.paint(0.3, 0.8, 0.4, 0.8);

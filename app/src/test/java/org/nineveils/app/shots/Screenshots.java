@@ -58,6 +58,12 @@ class Screenshots {
       page.locator("[data-pack]").click();
       page.locator("a[download]").first().waitFor();
       shoot(page, "collection");
+      page.navigate("/photos/6");
+      new Workplace(page).settle();
+      page.locator(".region-list button", new Page.LocatorOptions().setHasText("skin")).click();
+      page.mouse().move(600, 20);
+      showsTheWeave(page, new Workplace(page));
+      shoot(page, "photo");
       jobs(page);
     }
   }
@@ -134,19 +140,6 @@ class Screenshots {
         "() => [...document.querySelectorAll('.kinds canvas')].every(c => c.dataset.opened)");
     shoot(page, "bench-kinds");
     page.keyboard().press("Escape");
-    page.locator("header .button", new Page.LocatorOptions().setHasText("Make a variant")).click();
-    page.locator("[data-variants-open]").waitFor();
-    place.settle();
-    place.pick("Warmer");
-    place.set("exposure", 0.4);
-    place.dragHem("Honey lights", 0.6);
-    page.keyboard().press("Escape");
-    page.keyboard().press("Escape");
-    page.locator("[data-variants-open]").click();
-    page.locator("[data-differences] li").first().waitFor();
-    shoot(page, "bench-variant");
-    String variant = page.url().replaceAll(".*/bench/(\\d+).*", "$1");
-    new Http(RunningApp.demo()).json("DELETE", "/api/effects/" + variant, "");
     atTheBench(page, 2, "Whole studio", 4);
     place.settle();
     page.locator("[data-trace-pick]").click();

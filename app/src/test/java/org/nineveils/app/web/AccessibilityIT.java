@@ -39,6 +39,7 @@ class AccessibilityIT {
         "/kits",
         "/kits/1",
         "/photos",
+        "/photos/6",
         "/proofs/1",
         "/collections",
         "/collections/1",

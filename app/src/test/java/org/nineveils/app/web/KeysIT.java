@@ -35,6 +35,7 @@ class KeysIT {
         "/kits",
         "/kits/1",
         "/photos",
+        "/photos/6",
         "/proofs/1",
         "/collections/1",
         "/jobs",

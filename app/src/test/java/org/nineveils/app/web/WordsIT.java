@@ -19,6 +19,7 @@ class WordsIT {
         "/fitting/of?wardrobe=kit:2&photo=2",
         "/proofs/2",
         "/photos",
+        "/photos/6",
         "/collections",
         "/collections/1",
         "/desk",

@@ -32,24 +32,30 @@ final class Banding implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    float[] before = pair.luma(Pair.Side.PLAIN);
-    float[] now = pair.luma(Pair.Side.FINISHED);
+    int[] before = pair.seen(Pair.Side.PLAIN).once("codes", () -> codes(pair, Pair.Side.PLAIN));
+    int[] now = codes(pair, Pair.Side.FINISHED);
     int width = pair.area().width();
     int smooth = 0;
     int steps = 0;
-    for (int i = 0; i + 1 < before.length; i++) {
-      boolean sameRow = (i + 1) % width != 0;
-      if (sameRow && apart(before, i) <= SMOOTH) {
-        smooth++;
-        steps += apart(now, i) >= STEP ? 1 : 0;
+    for (int y = 0; y < pair.area().height(); y++) {
+      for (int i = y * width; i < (y + 1) * width - 1; i++) {
+        if (Math.abs(before[i + 1] - before[i]) <= SMOOTH) {
+          smooth++;
+          steps += Math.abs(now[i + 1] - now[i]) >= STEP ? 1 : 0;
+        }
       }
     }
-    return smooth < Pair.FEWEST
+    return smooth < Plain.FEWEST
         ? Reading.not("hardly anything is smooth on this photo")
         : Reading.of(100.0 * steps / smooth);
   }
 
-  private static int apart(float[] luma, int i) {
-    return Math.abs(Quantise.to8(luma[i + 1]) - Quantise.to8(luma[i]));
+  private static int[] codes(Pair pair, Pair.Side side) {
+    float[] luma = pair.luma(side);
+    int[] out = new int[luma.length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = Quantise.to8(luma[i]);
+    }
+    return out;
   }
 }

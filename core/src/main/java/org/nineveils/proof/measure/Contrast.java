@@ -37,7 +37,8 @@ final class Contrast implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    double before = spread(pair.luma(Pair.Side.PLAIN));
+    Seen plain = pair.seen(Pair.Side.PLAIN);
+    double before = plain.once("spread", () -> spread(plain.luma()));
     double now = spread(pair.luma(Pair.Side.FINISHED));
     return before < LEAST
         ? Reading.not("the plain photo has hardly any contrast")

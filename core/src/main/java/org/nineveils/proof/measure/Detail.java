@@ -1,7 +1,6 @@
 package org.nineveils.proof.measure;
 
 import java.util.Optional;
-import org.nineveils.filter.Gaussian;
 
 /**
  * How much of its detail a region has kept: local variation after over before, as the geometric
@@ -61,8 +60,8 @@ final class Detail implements Measure {
       return Reading.not(
           "no %s marked on this photo".formatted(region + (region.endsWith("s") ? " are" : " is")));
     }
-    double[] before = variations(pair, Pair.Side.PLAIN, in.get());
-    double[] now = variations(pair, Pair.Side.FINISHED, in.get());
+    double[] before = variations(pair.seen(Pair.Side.PLAIN), in.get());
+    double[] now = variations(pair.seen(Pair.Side.FINISHED), in.get());
     double product = 1;
     for (int k = 0; k < SCALES.length; k++) {
       if (before[k] < NOTHING) {
@@ -73,12 +72,16 @@ final class Detail implements Measure {
     return Reading.of(100 * Math.cbrt(product));
   }
 
+  private double[] variations(Seen seen, boolean[] in) {
+    return seen.once("variations of " + region, () -> bands(seen, in));
+  }
+
   /** Root mean squares of the bands, from the finest. */
-  static double[] variations(Pair pair, Pair.Side side, boolean[] in) {
+  private static double[] bands(Seen seen, boolean[] in) {
     double[] out = new double[SCALES.length];
-    float[] finer = pair.luma(side);
+    float[] finer = seen.luma();
     for (int k = 0; k < SCALES.length; k++) {
-      float[] coarser = Gaussian.whole(pair.luma(side), pair.area(), pair.pixels(SCALES[k]));
+      float[] coarser = seen.blurred(SCALES[k]);
       double sum = 0;
       int n = 0;
       for (int i = 0; i < finer.length; i++) {

@@ -1,7 +1,5 @@
 package org.nineveils.proof.measure;
 
-import org.nineveils.filter.Gaussian;
-
 /**
  * Light and dark seams beside edges, as too much sharpening leaves them: beside strong edges, how
  * much farther a pixel lies from its surroundings than its tone alone explains. The tone is
@@ -44,7 +42,7 @@ final class Halo implements Measure {
   public Reading of(Pair pair) {
     float[] before = pair.luma(Pair.Side.PLAIN);
     float[] now = pair.luma(Pair.Side.FINISHED);
-    float[] around = Gaussian.whole(before, pair.area(), pair.pixels(AROUND));
+    float[] around = pair.blurred(Pair.Side.PLAIN, AROUND);
     double[] became = became(before, now);
     double seams = 0;
     int n = 0;

@@ -40,7 +40,8 @@ final class NeutralCast implements Measure {
     double b = 0;
     int n = 0;
     for (int i = 0; i < before[0].length; i++) {
-      boolean neutral = Math.hypot(before[1][i], before[2][i]) < NEUTRAL;
+      float off = before[1][i] * before[1][i] + before[2][i] * before[2][i];
+      boolean neutral = off < NEUTRAL * NEUTRAL;
       if (neutral && before[0][i] >= DARKEST && before[0][i] <= LIGHTEST) {
         a += now[1][i] - before[1][i];
         b += now[2][i] - before[2][i];

@@ -280,7 +280,7 @@ class MeasuresTest {
     Picture now = new Picture(400, 300, noisy, noisy, noisy);
     Mat fine = new Mat();
     Mat raw = mat(grain, before);
-    Core.subtract(raw, blurred(raw, 0.002 * 400), fine);
+    Core.subtract(raw, blurred(raw, 0.003 * 400), fine);
     double expected = 255 * Core.norm(fine, Core.NORM_L2) / Math.sqrt(grain.length);
     assertThat(read("noise", before, now).value()).isCloseTo(expected, within(0.05));
     assertThat(expected).isBetween(2.0, 4.0);

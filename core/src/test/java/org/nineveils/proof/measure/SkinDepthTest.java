@@ -1,4 +1,4 @@
-package org.nineveils.proof;
+package org.nineveils.proof.measure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

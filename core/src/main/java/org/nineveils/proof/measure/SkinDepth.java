@@ -1,4 +1,4 @@
-package org.nineveils.proof;
+package org.nineveils.proof.measure;
 
 import org.nineveils.colour.Lab;
 
