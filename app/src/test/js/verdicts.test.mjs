@@ -1,6 +1,6 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
-import { matches, tally, verdictWords } from "../../main/resources/static/js/proofs/verdicts.js";
+import { farthest, matches, tally, verdictWords } from "../../main/resources/static/js/proofs/verdicts.js";
 import { added, asRegion, changed, foundBy, free, regionOf, share, without, words } from "../../main/resources/static/js/regions/held.js";
 
 const measures = new Map([["blown", { label: "Newly blown", unit: "%" }]]);
@@ -22,6 +22,17 @@ test("what is over is also among what is near or over", () => {
   assert.equal(matches("over", undefined), false);
   assert.deepEqual(tally(states), { bad: 2, words: "1 over, 1 near" });
   assert.deepEqual(tally([verdict("within")]), { bad: 0, words: "" });
+});
+
+test("what went farthest comes first, what is within never", () => {
+  const made = new Map([
+    ["1:1", { state: "near", share: 0.9 }],
+    ["2:1", { state: "over", share: 1.4 }],
+    ["3:1", { state: "within" }],
+    ["4:1", { state: "over", share: 7 }],
+    ["5:1", { state: "not judged", share: 0 }],
+  ]);
+  assert.deepEqual(farthest(made), ["4:1", "2:1", "1:1"]);
 });
 
 const kinds = [{ id: "skin", settings: [{ key: "amount", start: 100 }] }, { id: "picked", settings: [] }];

@@ -3,7 +3,8 @@
 import { send } from "../web/http.js";
 import { begun, timeLeft } from "../web/jobs.js";
 import { sayFault } from "../web/say.js";
-import { matches, tally, verdictLine } from "./verdicts.js";
+import { listen } from "../web/keys.js";
+import { farthest, matches, tally, verdictLine } from "./verdicts.js";
 
 const POLL_MS = 400;
 const NEAR = "1200px";
@@ -12,7 +13,8 @@ const state = JSON.parse(sheet.dataset.state);
 const address = `/api/proofs/${state.kit}`;
 const find = (name) => sheet.querySelector(`[data-${name}]`);
 
-const made = new Map(); // by "effect:photo": { state, measure, value }
+const WITHIN = { state: "within" };
+const made = new Map(); // by "effect:photo": { state, measure, value, share }
 const measures = new Map(state.measures.map(([id, label, unit]) => [id, { label, unit }]));
 let wanted = "all"; // which cells are looked at
 let done = 0;
@@ -33,18 +35,29 @@ function cell([effect, name], [photo, photoName]) {
 function fill(link) {
   const verdict = made.get(link.dataset.cell);
   link.classList.toggle("is-out", !matches(wanted, verdict));
-  if (!verdict || link.firstChild) return;
+  if (!verdict) return;
   const [effect, photo] = link.dataset.cell.split(":");
-  link.append(...verdictLine(verdict, measures));
-  link.prepend(Object.assign(new Image(), { alt: "", loading: "lazy", src: `/effects/${effect}/small?photo=${photo}` }));
+  if (!link.querySelector("img")) link.prepend(Object.assign(new Image(), { alt: "", loading: "lazy", src: `/effects/${effect}/small?photo=${photo}` }));
+  link.querySelector(".verdict")?.remove();
+  const line = verdictLine(verdict, measures);
+  if (line) {
+    line.id = `verdict-${effect}-${photo}`;
+    link.setAttribute("aria-describedby", line.id);
+    link.append(line);
+  } else link.removeAttribute("aria-describedby");
+}
+
+/** The cells of a row, once. */
+function fillRow(row) {
+  rows.unobserve(row);
+  if (!row.querySelector("td")) row.append(...state.effects.map((effect) => cell(effect, row.photo)));
 }
 
 const rows = new IntersectionObserver(
   (entries) => {
     for (const { isIntersecting, target } of entries) {
       if (!isIntersecting) continue;
-      rows.unobserve(target);
-      target.append(...state.effects.map((effect) => cell(effect, target.photo)));
+      fillRow(target);
     }
   },
   { rootMargin: NEAR },
@@ -70,19 +83,25 @@ function build() {
 }
 
 function take(answer) {
-  if (answer.cells) {
+  if (answer.rows) {
     made.clear();
     ({ done, total } = answer);
+    const row = new Map(answer.rows);
+    for (const [photo] of state.photos) {
+      [...(row.get(photo) ?? "")].forEach((there, i) => there === "1" && state.effects[i] && made.set(`${state.effects[i][0]}:${photo}`, WITHIN));
+    }
   }
-  for (const [effect, photo, word, measure, value] of answer.cells ?? answer.made ?? []) {
+  for (const [effect, photo, word, measure, value, share] of answer.marks ?? answer.made ?? []) {
     const key = `${effect}:${photo}`;
-    if (!answer.cells && !made.has(key)) done += 1;
-    made.set(key, { state: word, measure, value });
+    if (!made.has(key)) done += 1;
+    made.set(key, { state: word, measure, value, share });
     const link = sheet.querySelector(`[data-cell="${key}"]`);
     if (link) fill(link);
   }
+  if (answer.rows) for (const link of sheet.querySelectorAll("[data-cell]")) fill(link);
   const told = tally(made.values());
   find("tally").textContent = told.words;
+  if (told.bad === 0 && wanted !== "all") want("all");
   for (const button of sheet.querySelectorAll("[data-wanted]")) button.hidden = told.bad === 0;
   since = answer.since;
 }
@@ -122,6 +141,20 @@ async function begin() {
   await watch();
 }
 
+let at = -1; // place among those that went farthest
+
+/** Goes to the next of those that went farthest over their limits, or to the one before. */
+function goOn(step) {
+  const list = farthest(made);
+  if (list.length === 0) return;
+  at = (at + step + list.length) % list.length;
+  const photo = Number(list[at].split(":")[1]);
+  fillRow([...find("rows").children].find((row) => row.photo[0] === photo));
+  const link = sheet.querySelector(`[data-cell="${list[at]}"]`);
+  link.focus({ preventScroll: true });
+  link.scrollIntoView({ block: "center", inline: "center" });
+}
+
 function want(which) {
   wanted = which;
   for (const button of sheet.querySelectorAll("[data-wanted]")) button.setAttribute("aria-pressed", String(button.dataset.wanted === which));
@@ -130,6 +163,10 @@ function want(which) {
 
 if (find("progress")) {
   build();
+  listen([
+    { keys: ["n"], says: "the next proof that is farthest over its limit", run: () => goOn(1) },
+    { keys: ["b"], says: "the one before", run: () => goOn(at < 0 ? 0 : -1) },
+  ]);
   for (const button of sheet.querySelectorAll("[data-wanted]")) button.addEventListener("click", () => want(button.dataset.wanted));
   find("start").addEventListener("click", begin);
   find("stop").addEventListener("click", () => send("POST", `${address}/stop`).catch(sayFault));

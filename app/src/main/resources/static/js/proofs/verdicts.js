@@ -17,14 +17,14 @@ export function verdictWords({ state, measure, value }, measures) {
   return `${state} · ${label.toLowerCase()} ${valueWords(value, unit)}`;
 }
 
-/** @returns the line as elements: none for what is within */
+/** @returns the line, or null for what is within */
 export function verdictLine(verdict, measures) {
   const words = verdictWords(verdict, measures);
-  if (words === "") return [];
+  if (words === "") return null;
   const line = document.createElement("span");
   line.className = `verdict ${CLASSES[verdict.state]}`;
   line.textContent = line.title = words;
-  return [line];
+  return line;
 }
 
 /** Whether a cell is among those that are looked at: all, near or over, over. */
@@ -39,4 +39,10 @@ export function tally(verdicts) {
   for (const { state } of verdicts) if (state in counts) counts[state] += 1;
   const words = Object.entries(counts).filter(([, n]) => n > 0).map(([state, n]) => `${n} ${state}`);
   return { bad: counts.over + counts.near, words: words.join(", ") };
+}
+
+/** Cells that are over, the farthest first, then those that are near. @param made verdicts by cell */
+export function farthest(made) {
+  const bad = [...made].filter(([, { state }]) => state === "over" || state === "near");
+  return bad.toSorted(([, a], [, b]) => b.share - a.share).map(([cell]) => cell);
 }

@@ -12,6 +12,11 @@ import org.nineveils.document.Json;
  * @param height pixels, upright
  */
 public record Photo(long id, String side, String name, String sha, int width, int height) {
+  /** Whether it hangs on the maker's test wall. */
+  public boolean isOnWall() {
+    return side.equals(Side.WALL.id());
+  }
+
   /**
    * Photos as pages take them: [id, name, width, height] each, so that a wall of hundreds is light.
    */

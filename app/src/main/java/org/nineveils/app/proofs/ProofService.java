@@ -42,6 +42,9 @@ import org.springframework.stereotype.Service;
 class ProofService implements JobKind {
   private static final String ID = "proofs";
 
+  /** Beyond this many times its limit nothing is told apart. */
+  private static final double FARTHEST = 1000;
+
   private final KitService kits;
   private final EffectService effects;
   private final BenchService bench;
@@ -153,7 +156,35 @@ class ProofService implements JobKind {
         cell.photo().id(),
         worst.state().word(),
         worst.measure().id(),
-        worst.reading().value());
+        worst.reading().value(),
+        Math.min(FARTHEST, worst.share()));
+  }
+
+  /**
+   * All cells: a row a photo, a letter an effect, 1 where it is there; and those of which something
+   * is said.
+   */
+  private void all(List<Cell> cells, Map<String, Object> out) {
+    Map<String, Readings> there = measured(cells);
+    Map<Long, StringBuilder> rows = new LinkedHashMap<>();
+    List<List<Object>> marks = new ArrayList<>();
+    for (Cell cell : cells) {
+      Readings taken = there.get(cell.measured());
+      rows.computeIfAbsent(cell.photo().id(), p -> new StringBuilder())
+          .append(taken == null ? '0' : '1');
+      if (taken != null) {
+        List<Object> mark = shown(cell, taken);
+        if (!mark.get(2).equals(Verdict.State.WITHIN.word())) {
+          marks.add(mark);
+        }
+      }
+    }
+    out.put(
+        "rows",
+        rows.entrySet().stream().map(r -> List.of(r.getKey(), r.getValue().toString())).toList());
+    out.put("marks", marks);
+    out.put("done", there.size());
+    out.put("total", cells.size());
   }
 
   private static String subject(long kitId) {
@@ -190,16 +221,7 @@ class ProofService implements JobKind {
     int place = log.size();
     Map<String, Object> out = new LinkedHashMap<>();
     if (since < 0) {
-      List<Cell> cells = cells(kitId);
-      Map<String, Readings> there = measured(cells);
-      out.put(
-          "cells",
-          cells.stream()
-              .filter(c -> there.containsKey(c.measured()))
-              .map(c -> shown(c, there.get(c.measured())))
-              .toList());
-      out.put("done", there.size());
-      out.put("total", cells.size());
+      all(cells(kitId), out);
     } else {
       out.put("made", log.since(since));
     }

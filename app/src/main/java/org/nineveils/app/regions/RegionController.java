@@ -60,6 +60,9 @@ class RegionController {
   @GetMapping("/photos/{id}")
   String page(@PathVariable("id") long id, Model model) {
     Photo photo = photos.get(id);
+    if (!photo.isOnWall()) {
+      throw new NotFound("“%s” is not on the test wall.".formatted(photo.name()));
+    }
     Map<String, Object> state = state(id);
     state.putAll(
         Json.object(

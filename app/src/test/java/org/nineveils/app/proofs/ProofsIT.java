@@ -61,9 +61,9 @@ class ProofsIT {
     assertThat(sheet(kit).whole("done")).isEqualTo(sheet(kit).whole("total"));
   }
 
-  /** Effect, photo, verdict, measure, value. */
+  /** Effect, photo, verdict, measure, value, of what is not within. */
   private static List<?> cell(int kit, String effect, int photo) {
-    return sheet(kit).list("cells").stream()
+    return sheet(kit).list("marks").stream()
         .map(c -> (List<?>) c)
         .filter(c -> c.get(0).toString().equals(effect) && c.get(1).toString().equals("" + photo))
         .findFirst()
@@ -111,6 +111,22 @@ class ProofsIT {
       assertThat(page.locator("[data-cell='3:1'].is-out").count()).isZero();
       Locator within = page.locator("[data-cell]:not(:has(.verdict)):has(img)").first();
       assertThat(within.getAttribute("class")).contains("is-out");
+      double last = Double.MAX_VALUE;
+      for (int n = 0; n < 5; n++) {
+        page.keyboard().press("n");
+        Object held = page.evaluate("() => document.activeElement.dataset.cell");
+        String[] at = String.valueOf(held).split(":", -1);
+        double gone = ((Number) cell(1, at[0], Integer.parseInt(at[1])).get(5)).doubleValue();
+        assertThat(gone)
+            .as("%s. of the farthest", n + 1)
+            .isGreaterThan(1)
+            .isLessThanOrEqualTo(last);
+        last = gone;
+      }
+      page.keyboard().press("b");
+      page.keyboard().press("Enter");
+      page.waitForURL("**/bench/*");
+      new Workplace(page).settle();
       assertThat(observed.faults()).isEmpty();
     }
   }
@@ -127,7 +143,7 @@ class ProofsIT {
     int effects = sheet(1).whole("total") / 15;
     assertThat(sheet(1).whole("total") - sheet(1).whole("done")).isEqualTo(effects);
     whole(1);
-    assertThat(sheet(1).list("cells").stream().map(c -> (List<?>) c))
+    assertThat(sheet(1).list("marks").stream().map(c -> (List<?>) c))
         .filteredOn(c -> c.get(1).toString().equals("5"))
         .noneMatch(c -> c.get(3).toString().startsWith("skin") && !c.get(2).equals("not judged"));
     HTTP.json("POST", "/api/photos/5/regions/undo?redo=false", "");

@@ -191,4 +191,14 @@ class RegionsIT {
     assertThat(names()).contains("skin", "hair");
     observed.faults().removeIf(fault -> fault.contains("422"));
   }
+
+  @Test
+  void aPhotoOfTheDeskHasNoSuchPage() {
+    byte[] png = PictureWriter.write(Picture.blank(60, 40), PictureFormat.PNG);
+    Fields taken = Json.read(http.upload("/api/photos/desk", "far.png", png).body(), "");
+    var answer = http.get("/photos/" + taken.whole("id"));
+    assertThat(answer.statusCode()).isEqualTo(404);
+    assertThat(answer.body()).contains("is not on the test wall");
+    http.json("DELETE", "/api/photos/" + taken.whole("id"), "");
+  }
 }

@@ -36,7 +36,7 @@ class SoakIT {
   private static final int STROKES = LONG ? 300 : 20;
   private static final int TABS = LONG ? 6 : 1;
   private static final int EFFECTS = LONG ? 1000 : 65;
-  private static final int PHOTOS = LONG ? 500 : 12;
+  private static final int PHOTOS = LONG ? 500 : 8;
   private static final int MUTANTS = LONG ? 500 : 5;
   private static final int WIDTH = LONG ? 6000 : 2400; // of the photo that is exported, 3 : 2
   private static final double MOST_SECONDS = 5;
