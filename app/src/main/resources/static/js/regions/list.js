@@ -9,6 +9,8 @@ const ALL = [
   ["clear", "Clear", "Take all paint off"],
 ];
 
+const word = (tag, textContent) => Object.assign(document.createElement(tag), { textContent });
+
 export class List {
   /**
    * @param root element
@@ -65,7 +67,6 @@ export class List {
    */
   show({ held, open, painted, shares, facts }) {
     this.open = open;
-    const word = (tag, text) => Object.assign(document.createElement(tag), { textContent: text });
     this.find("facts").replaceChildren(...facts.flatMap(([name, words]) => [word("dt", name), word("dd", words)]));
     redrawn(this.find("list"), ...held.regions.map((region) => this.#row(region, region === open, painted[region.id] ?? 0, shares[region.id] ?? 0)));
     this.find("none").hidden = held.regions.length > 0;
@@ -91,7 +92,6 @@ export class List {
     button.type = "button";
     button.dataset.region = region.id;
     button.setAttribute("aria-pressed", String(open));
-    const word = (tag, text) => Object.assign(document.createElement(tag), { textContent: text });
     button.append(word("b", region.name), word("span", share(part)), word("small", words(region, strokes)));
     button.addEventListener("click", () => this.on.open(region.id));
     const row = document.createElement("li");

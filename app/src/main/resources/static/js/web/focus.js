@@ -1,7 +1,7 @@
 // Keeps the keys where they were: when what has the focus goes, is hidden or can no longer be used, the
 // focus goes to what bears its name or stands in its place, near by. Only for who works with the keys.
 import { inNextFrame } from "./frames.js";
-import { FOCUSABLE, nearestOf, placeIn } from "./redrawn.js";
+import { canHold, FOCUSABLE, nearestOf, placeIn } from "./redrawn.js";
 
 const FAR = 7; // ancestors that are looked through
 
@@ -9,7 +9,6 @@ let byKeys = false;
 let last = null; // { element, around: [{ box, place }] from near to far }
 
 const isLost = () => document.activeElement === document.body || document.activeElement === null;
-const canHold = (e) => e.isConnected && !e.disabled && e.getClientRects().length > 0;
 
 function remember(element) {
   const around = [];

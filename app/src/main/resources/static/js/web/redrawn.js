@@ -4,7 +4,9 @@ export const FOCUSABLE = "button, input, select, textarea, a[href], summary, [ta
 
 /** What an element is known by: its act where its words change with it. */
 const nameOf = (e) => e.dataset?.act ?? e.getAttribute("aria-label") ?? (e.matches("input, select, textarea") ? "" : e.textContent.trim());
-const canHold = (e) => !e.disabled && e.tabIndex >= 0 && e.getClientRects().length > 0;
+
+/** Whether an element that has the focus can keep it. */
+export const canHold = (e) => !e.disabled && e.getClientRects().length > 0;
 const all = (box) => [...box.querySelectorAll(FOCUSABLE)];
 
 /** Where an element stands within a box: its name, its sort, and its place in the order. */
@@ -13,7 +15,7 @@ export const placeIn = (box, element) => ({ name: nameOf(element), type: element
 /** What stands there now: of the same name, or else the nearest in the order; null for nothing. */
 export function nearestOf(box, { name, type, index }) {
   const every = all(box);
-  const found = every.filter(canHold);
+  const found = every.filter((e) => e.tabIndex >= 0 && canHold(e));
   const same = name ? found.filter((e) => nameOf(e) === name && e.type === type) : [];
   const near = (e) => Math.abs(every.indexOf(e) - index);
   return (same.length > 0 ? same : found).toSorted((a, b) => near(a) - near(b))[0] ?? null;

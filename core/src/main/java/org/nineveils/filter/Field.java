@@ -170,4 +170,20 @@ public final class Field {
       to[at + cell - first] = outermost + step * (cell - right);
     }
   }
+
+  /**
+   * All values of an area, rows from the top.
+   *
+   * @param area pixels, within what was worked out
+   */
+  public float[] values(Area area) {
+    float[] out = new float[area.pixels()];
+    float[] row = new float[area.width()];
+    float[] cells = new float[area.width() + SLACK];
+    for (int y = 0; y < area.height(); y++) {
+      row(area.x(), area.y() + y, row.length, row, cells);
+      System.arraycopy(row, 0, out, y * row.length, row.length);
+    }
+    return out;
+  }
 }

@@ -39,15 +39,9 @@ public final class Gaussian {
    */
   public static float[] whole(float[] channel, Area picture, double sigma) {
     Gaussian gaussian = new Gaussian(sigma, picture);
-    Field blurred = gaussian.blur(gaussian.reduce(new Plane(picture, channel), picture), picture);
-    float[] out = new float[picture.pixels()];
-    float[] row = new float[picture.width()];
-    float[] cells = new float[picture.width() + Field.SLACK];
-    for (int y = 0; y < picture.height(); y++) {
-      blurred.row(0, y, row.length, row, cells);
-      System.arraycopy(row, 0, out, y * row.length, row.length);
-    }
-    return out;
+    return gaussian
+        .blur(gaussian.reduce(new Plane(picture, channel), picture), picture)
+        .values(picture);
   }
 
   /** How far it looks, pixels. */

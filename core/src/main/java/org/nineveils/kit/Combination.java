@@ -81,14 +81,15 @@ public record Combination(Effect effect, List<String> said) {
       for (Veil veil : picked) {
         String id = ids.get(veil.id());
         Veil own = pick.asWorn() ? asWorn(worn, effect, veil) : veil;
-        veils.add(unpainted(following(own, effect, ids), worn).withId(id));
+        Veil made = unpainted(following(own, effect, ids), worn).withId(id);
+        veils.add(made);
         if (twice(worn, pick, veil)) {
-          veils.add(Worn.again(veils.get(veils.size() - 1), "k" + (veils.size() + 1)));
+          veils.add(Worn.again(made, "k" + (veils.size() + 1)));
         }
         for (Dial dial : effect.dials()) {
           if (dial.veil().equals(veil.id())
               && dials.size() < Effect.MAX_DIALS
-              && dial.reaches(veil, own(id))) {
+              && dial.reaches(veil, made)) {
             dials.add(dial.of(id));
           }
         }
@@ -99,10 +100,6 @@ public record Combination(Effect effect, List<String> said) {
           first = false;
         }
       }
-    }
-
-    private Veil own(String id) {
-      return veils.stream().filter(v -> v.id().equals(id)).findFirst().orElseThrow();
     }
 
     private static boolean twice(Worn worn, Pick pick, Veil veil) {

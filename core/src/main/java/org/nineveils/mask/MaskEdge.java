@@ -67,14 +67,9 @@ public final class MaskEdge {
   }
 
   private static Plane values(Field field, Area area) {
-    float[] out = new float[area.pixels()];
-    float[] row = new float[area.width()];
-    float[] cells = new float[area.width() + Field.SLACK];
-    for (int y = 0; y < area.height(); y++) {
-      field.row(area.x(), area.y() + y, area.width(), row, cells);
-      for (int x = 0; x < row.length; x++) {
-        out[y * area.width() + x] = Math.min(1f, row[x]);
-      }
+    float[] out = field.values(area);
+    for (int i = 0; i < out.length; i++) {
+      out[i] = Math.min(1f, out[i]);
     }
     return new Plane(area, out);
   }

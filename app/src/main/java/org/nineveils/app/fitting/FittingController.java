@@ -94,8 +94,7 @@ class FittingController {
     model.addAttribute("photo", photo);
     model.addAttribute("photoList", Photo.list(photos.all(wardrobe.side())));
     model.addAttribute("choices", wardrobes.choices(row.wardrobe().split(":", 2)[0]));
-    model.addAttribute("others", wardrobes.others(row));
-    model.addAttribute("besides", wardrobes.besides(row));
+    model.addAttribute("besides", wardrobes.besides(row, wardrobe));
     model.addAttribute("data", Json.write(state(row, wardrobe)));
     return "fitting/fitting";
   }

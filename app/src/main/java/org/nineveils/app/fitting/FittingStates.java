@@ -19,13 +19,11 @@ import org.springframework.stereotype.Component;
 @Component
 class FittingStates {
   private final FittingService fittings;
-  private final Together together;
   private final Pins pins;
   private final Journal journal;
 
-  FittingStates(FittingService fittings, Together together, Pins pins, Journal journal) {
+  FittingStates(FittingService fittings, Pins pins, Journal journal) {
     this.fittings = fittings;
-    this.together = together;
     this.pins = pins;
     this.journal = journal;
   }
@@ -43,7 +41,7 @@ class FittingStates {
         "fitting", FittingJson.format(fitting),
         "painted", fittings.counts(row.id(), fitting),
         "pieces", worn(fitting, wardrobe),
-        "together", together.shown(row),
+        "together", wardrobe.others(),
         "pins", pins.of(row.id()),
         "undo", Undo.of(journal, FittingService.scope(row.id())));
   }

@@ -6,9 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.nineveils.kit.Offer;
 import org.nineveils.kit.Scale;
+import org.nineveils.veil.Effect;
 
 /** What a wardrobe offers as the page of a fitting shows it. */
 final class Shown {
@@ -31,21 +33,22 @@ final class Shown {
 
   /** The sections in order. */
   static List<Section> sections(Wardrobe wardrobe) {
+    Function<String, Effect> effects = wardrobe.effects();
     return wardrobe.pieces().stream()
         .collect(Collectors.groupingBy(p -> p.offer().section(), TreeMap::new, Collectors.toList()))
         .values()
         .stream()
-        .map(pieces -> section(pieces, wardrobe))
+        .map(pieces -> section(pieces, effects))
         .toList();
   }
 
-  private static Section section(List<Wardrobe.Piece> pieces, Wardrobe wardrobe) {
+  private static Section section(List<Wardrobe.Piece> pieces, Function<String, Effect> effects) {
     Map<String, Wardrobe.Piece> byKey =
         pieces.stream().collect(Collectors.toMap(p -> p.offer().key(), p -> p));
     List<String> keys = pieces.stream().map(p -> p.offer().key()).toList();
     List<Steps> scales = new ArrayList<>();
     Set<String> taken = new HashSet<>();
-    for (Scale scale : Scale.among(keys, wardrobe.effects())) {
+    for (Scale scale : Scale.among(keys, effects)) {
       List<Step> steps =
           scale.steps().stream().map(s -> new Step(byKey.get(s.key()), s.words())).toList();
       scales.add(new Steps(scale.of().label(), scale.of().name(), steps));

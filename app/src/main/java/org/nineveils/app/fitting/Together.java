@@ -2,9 +2,7 @@ package org.nineveils.app.fitting;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.nineveils.app.undo.Journal;
-import org.nineveils.document.Json;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Worn;
 import org.nineveils.refusal.Refusal;
@@ -52,12 +50,17 @@ class Together {
   /** Puts it away; what this photo wears of it is taken off. */
   String putAway(long id, String other) {
     FittingRow row = fittings.get(id);
-    Wardrobe found = wardrobes.others(row).get(other);
-    String title = found == null ? "It" : "“%s”".formatted(found.title());
+    String called =
+        wardrobes.of(row).others().stream()
+            .filter(o -> o.wardrobe().equals(other))
+            .map(WardrobeSource.Choice::title)
+            .findFirst()
+            .orElse("");
+    String title = called.isEmpty() ? "It" : "“%s”".formatted(called);
     int off =
         journal.edit(
             FittingService.scope(id),
-            "put %s away".formatted(found == null ? "a kit" : found.title()),
+            "put %s away".formatted(called.isEmpty() ? "a kit" : called),
             () -> {
               store.remove(row.wardrobe(), other);
               Fitting worn = fittings.unpainted(fittings.get(id));
@@ -74,14 +77,5 @@ class Together {
         ? "%s is put away.".formatted(title)
         : "%s is put away; %d of its effects %s taken off this photo."
             .formatted(title, off, off == 1 ? "was" : "were");
-  }
-
-  /** Names and titles of what is worn with a fitting's own, in order, ready for JSON. */
-  List<Object> shown(FittingRow row) {
-    List<Object> out = new ArrayList<>();
-    for (Map.Entry<String, Wardrobe> other : wardrobes.others(row).entrySet()) {
-      out.add(Json.object("wardrobe", other.getKey(), "title", other.getValue().title()));
-    }
-    return out;
   }
 }

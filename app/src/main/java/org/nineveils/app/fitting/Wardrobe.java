@@ -20,6 +20,7 @@ import org.nineveils.veil.Effect;
  * @param pieces effects in order of sections
  * @param shelves gives the sections that an effect can be kept in, read only when they are asked
  *     for; none at the desk
+ * @param others what is worn with it, whose pieces are among its own; none where it stands alone
  * @param read gives the effect of a piece by its key; read only when it is asked for
  */
 public record Wardrobe(
@@ -28,7 +29,19 @@ public record Wardrobe(
     org.nineveils.app.photos.Side side,
     List<Piece> pieces,
     Supplier<List<Shelf>> shelves,
+    List<WardrobeSource.Choice> others,
     Function<String, Effect> read) {
+
+  /** One that stands alone. */
+  public Wardrobe(
+      String title,
+      String back,
+      org.nineveils.app.photos.Side side,
+      List<Piece> pieces,
+      Supplier<List<Shelf>> shelves,
+      Function<String, Effect> read) {
+    this(title, back, side, pieces, shelves, List.of(), read);
+  }
 
   /**
    * A section that an effect can be kept in.
@@ -88,7 +101,9 @@ public record Wardrobe(
                             ? others.get(k.wardrobe()).read().apply(k.key())
                             : null)
                 .orElseGet(() -> read.apply(key));
-    return new Wardrobe(title, back, side, all, shelves, reading);
+    List<WardrobeSource.Choice> named = new ArrayList<>();
+    others.forEach((name, other) -> named.add(new WardrobeSource.Choice(name, other.title())));
+    return new Wardrobe(title, back, side, all, shelves, named, reading);
   }
 
   /** Offers by key, in the order of the sections. */

@@ -1,6 +1,5 @@
 package org.nineveils.app.fitting;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -68,10 +67,6 @@ class Wardrobes {
   }
 
   /** Wardrobes worn with a fitting's own, by name: those taken to it, and whatever it wears of. */
-  Map<String, Wardrobe> others(FittingRow row) {
-    return others(row, stored(row));
-  }
-
   private Map<String, Wardrobe> others(FittingRow row, Fitting state) {
     Set<String> names = new LinkedHashSet<>(together.of(row.wardrobe()));
     for (Worn worn : state.worn()) {
@@ -93,10 +88,10 @@ class Wardrobes {
   }
 
   /** What could be worn with a fitting's own wardrobe besides. */
-  List<WardrobeSource.Choice> besides(FittingRow row) {
-    List<WardrobeSource.Choice> left = new ArrayList<>(choices(row.wardrobe().split(":", 2)[0]));
-    Set<String> taken = others(row).keySet();
-    left.removeIf(c -> c.wardrobe().equals(row.wardrobe()) || taken.contains(c.wardrobe()));
-    return left;
+  List<WardrobeSource.Choice> besides(FittingRow row, Wardrobe worn) {
+    return choices(row.wardrobe().split(":", 2)[0]).stream()
+        .filter(c -> !c.wardrobe().equals(row.wardrobe()))
+        .filter(c -> worn.others().stream().noneMatch(o -> o.wardrobe().equals(c.wardrobe())))
+        .toList();
   }
 }
