@@ -16,6 +16,7 @@ import { Rail } from "../rail/rail.js";
 import { readyBeside } from "../photos/ready.js";
 import { clipped, drawHistogram } from "../readings/histogram.js";
 import { showSpot } from "../readings/spot.js";
+import { Live } from "../readings/live.js";
 import { Trace } from "../readings/trace.js";
 import { room } from "../web/room.js";
 import { beside } from "./beside.js";
@@ -25,7 +26,7 @@ import { hanging } from "./hanging.js";
 import { benchKeys } from "./keys.js";
 import { wayWords } from "./looking.js";
 import { begun, brushed as brushedNow, fitted, opened, peekedAt, request as requested, seen, veilOf as veilIn } from "./page-state.js";
-import { showNote, showPromises } from "./note.js";
+import { Words } from "./words.js";
 import { Painting } from "../stage/painting.js";
 import { veilPanel } from "./panel.js";
 import { Selection } from "./selection.js";
@@ -75,6 +76,7 @@ const stage = new Stage(
       drawHistogram(find("histogram"), shot.head);
       find("clipped").textContent = clipped(shot.head);
       if (!painting.shown) stage.paintUnderHand(null);
+      live.changed();
     },
     plain(shot) {
       plainTones = shot.head;
@@ -93,6 +95,8 @@ const painting = new Painting(stage, store, api, state.painted, {
   },
 });
 const handles = new Handles(stage);
+const words = new Words(find, state.tagGroups, (fn, what) => take(fn, what));
+const live = new Live(find, () => `${api}/render`, () => (painting.storing ? null : request()), state.limits);
 const trace = new Trace(
   find("trace"),
   stage,
@@ -126,7 +130,7 @@ function take(fn, label) {
 /** A state as it is stored, taken whole. */
 function took(answer, differs) {
   const painted = painting.take(answer);
-  showPromises(find("promises"), answer.promises);
+  words.promise(answer.promises);
   effect = store.doc;
   if (!differs && !painted) return; // what is being typed stays
   show();
@@ -236,7 +240,7 @@ function show() {
   hint();
   find("rail-count").textContent = counted(effect);
   hang.hidden = effect.veils.length >= state.maxVeils;
-  showNote(find("note"), effect.note);
+  words.show(effect);
 }
 
 /** What is looked at, in words; and what to do first, by the brush. */
@@ -269,7 +273,6 @@ async function choosePhoto(next) {
 listenVariants(column, find("variants-open"), api, { effect: () => effect, saved: () => store.settled(), peek, take });
 listenUndo(undo);
 listenExports(document.querySelectorAll("[data-format]"), (format) => `${api}/export?photo=${wall.photo.id}&format=${format}`);
-find("note").addEventListener("change", (event) => take((e) => ({ ...e, note: event.target.value }), "note"));
 
 listen(
   benchKeys({
@@ -293,7 +296,7 @@ listen(
 );
 
 showUndo(state.undo);
-showPromises(find("promises"), state.promises);
+words.promise(state.promises);
 wall.showLinks();
 show();
 if (!wall.goOn()) stage.refresh();

@@ -83,8 +83,8 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
   followed.dataset.follows = "";
   followed.addEventListener("change", () => follow(on.toFollow().find((v) => v.id === followed.value)));
   const follows = element("label", {}, "Covers as", followed);
-  const meant = element("input", { className: "meant", maxLength: 40, placeholder: "eyes, skin …" });
-  meant.addEventListener("change", () => on.change({ meantFor: meant.value.trim() }, "meant for"));
+  const meant = element("select", { className: "meant", title: "The region of a photo that it is brushed onto; proofs try it there" });
+  meant.addEventListener("change", () => on.change({ meantFor: meant.value }, "meant for"));
   const meantFor = element("label", {}, "Meant for", meant);
   const looking = lookingButtons(on.look);
   const sideButtons = SIDES.map((text) => {
@@ -138,7 +138,9 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
     if (!follows.hidden) {
       followed.replaceChildren(...offered.map((v) => new Option(v.name, v.id, false, v.id === next.mask.veil)));
     }
-    if (document.activeElement !== meant) meant.value = next.meantFor;
+    const regions = rules.regions.includes(next.meantFor) || next.meantFor === "" ? rules.regions : [...rules.regions, next.meantFor];
+    if (meant.length !== regions.length + 1) meant.replaceChildren(new Option("no region", ""), ...regions.map((r) => new Option(r, r)));
+    meant.value = next.meantFor;
     looking.show(way, next.mask.cover !== "everywhere" || painted);
     editor.set(next.settings);
     dials.show(next, effect);

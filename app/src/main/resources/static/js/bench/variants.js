@@ -30,7 +30,9 @@ export function broughtOver(effect, d) {
         return { ...next, dials: [...next.dials, wide] };
       }, { ...effect, dials: [] });
     case "note":
-      return { ...effect, note: d.value };
+    case "start":
+    case "madeFor":
+      return { ...effect, [d.field]: d.value };
     default:
       return changed(effect, d.veil, { [d.field]: d.value });
   }

@@ -9,6 +9,7 @@ import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
 import { room } from "../web/room.js";
 import { Store } from "../web/store.js";
 import { say } from "../web/say.js";
+import { Live } from "../readings/live.js";
 import { Handles } from "../stage/handles.js";
 import { hiddenHint } from "../stage/hint.js";
 import { Stage } from "../stage/stage.js";
@@ -74,7 +75,10 @@ const stage = new Stage(
     pins: () => pins?.compared(painting?.storing ? null : request()) ?? [],
   },
   {
-    finished: () => !painting.stroke && stage.paintUnderHand(null),
+    finished() {
+      if (!painting.stroke) stage.paintUnderHand(null);
+      live.changed();
+    },
     photo() {
       offeredOn(photos.photo);
       readyBeside(photos.all, photos.photo, stage.longSide);
@@ -101,6 +105,8 @@ const painting = new Painting(stage, store, api, state.painted, {
 });
 const brush = painting.brush;
 const handles = new Handles(stage);
+const kit = /^kit:(\d+)$/.exec(state.wardrobe)?.[1];
+const live = new Live(find, () => `${api}/render`, () => (painting.storing ? null : request()), kit ? { kit: Number(kit) } : {});
 /** Pieces of what is worn, in order, as the rendered stack has them. */
 const wornPieces = () => fitting.worn.map((w) => pieces.get(w.effect)).filter(Boolean);
 const trace = tracing(find("trace"), stage, api, { fitting: () => fitting, pieces: wornPieces, peek, open });

@@ -5,7 +5,8 @@ import { toneRange } from "../editors/tone-range.js";
 import { quietButton } from "../web/button.js";
 import { newRule, ruleChanged, withRule, withoutRule } from "./rules.js";
 
-const JOINS = ["and", "or", "minus"];
+const JOINS = [["and", "and"], ["or", "or"], ["minus", "minus"]];
+const FIRST = [["and", "take"], ["minus", "keep off"]]; // from everything
 
 /**
  * @param kinds sorts of rule with their descriptors
@@ -45,7 +46,7 @@ export function ruleEditor({ kinds, most, guards }, on) {
     box.className = "rule-box";
     box.dataset.rule = rule.kind;
     const head = document.createElement("header");
-    if (index > 0) head.append(joinChooser(rule, index));
+    head.append(joinChooser(rule, index));
     const name = document.createElement("b");
     name.textContent = kind.label;
     const invert = button(rule.inverted ? "Inverted" : "Invert", rule.inverted, () =>
@@ -86,8 +87,8 @@ export function ruleEditor({ kinds, most, guards }, on) {
 
   function joinChooser(rule, index) {
     const select = document.createElement("select");
-    select.setAttribute("aria-label", "Joined by");
-    for (const join of JOINS) select.add(new Option(join, join, false, join === rule.join));
+    select.setAttribute("aria-label", index === 0 ? "Takes or keeps off" : "Joined by");
+    for (const [join, word] of index === 0 ? FIRST : JOINS) select.add(new Option(word, join, false, join === rule.join));
     select.addEventListener("change", () => on.change(ruleChanged(mask, index, { join: select.value }), "joined rule"));
     return select;
   }

@@ -19,14 +19,10 @@ export function coveringBy(mask, cover) {
   return own;
 }
 
-/** A rule as the first one, which nothing is before: to keep off something is to take all but that. */
-const asFirst = (rule) => (rule.join === "minus" ? { ...rule, join: "and", inverted: !rule.inverted } : rule);
-
 /** The mask with one more rule. Where it is brushed on, paint then counts by what the rules select. */
 export function withRule(mask, rule) {
   const rules = mask.rules ?? [];
-  const more = [...rules, rules.length === 0 ? asFirst(rule) : rule];
-  return { ...mask, cover: mask.cover === "brush-on" ? mask.cover : "by-rule", rules: more };
+  return { ...mask, cover: mask.cover === "brush-on" ? mask.cover : "by-rule", rules: [...rules, rule] };
 }
 
 /** The mask with some fields of a rule changed. */
@@ -37,15 +33,15 @@ export const ruleChanged = (mask, index, fields) => ({
 
 /** The mask without a rule; everywhere when none is left, unless it is brushed on. */
 export function withoutRule(mask, index) {
-  const [first, ...rest] = mask.rules.filter((_, i) => i !== index);
-  if (first) return { ...mask, rules: [asFirst(first), ...rest] };
+  const rules = mask.rules.filter((_, i) => i !== index);
+  if (rules.length > 0) return { ...mask, rules };
   return coveringBy(mask, mask.cover === "brush-on" ? mask.cover : "everywhere");
 }
 
 const settingsOf = ({ settings }) => JSON.stringify(Object.entries(settings).sort());
 
 /** Whether a rule takes away what it selects and nothing else; i is its place. */
-const keepsOff = (rule, i) => (i === 0 ? rule.join !== "minus" && rule.inverted : rule.join === "minus" && !rule.inverted);
+const keepsOff = (rule, i) => (rule.join === "minus" ? !rule.inverted : i === 0 && rule.inverted);
 
 /** Where a mask keeps off what a ready-made rule guards: index of its rule, −1 where it does not. */
 export const guardAt = (mask, { rule }) =>

@@ -1,176 +1,278 @@
-// Builds a proof sheet row by row as it comes into sight, and fills it in while it is rendered. The
-// work is a job: it goes on when the page is left.
+// The page of a proof sheet: the sheet itself, look-alikes, pairs and what has changed, with cards and
+// limits beside them. Rendering is a job: it goes on when the page is left.
 import { send } from "../web/http.js";
-import { begun, timeLeft } from "../web/jobs.js";
-import { sayFault } from "../web/say.js";
+import { begun, fetchResult, follow, howFar, timeLeft } from "../web/jobs.js";
 import { listen } from "../web/keys.js";
-import { farthest, matches, tally, verdictLine } from "./verdicts.js";
+import { partsOf } from "../web/parts.js";
+import { say, sayFault } from "../web/say.js";
+import { Alike } from "./alike.js";
+import { Card } from "./card.js";
+import { Changed } from "./changed.js";
+import { Column } from "./column.js";
+import { farthestList } from "./farthest.js";
+import { Grid } from "./grid.js";
+import { LimitsPanel } from "./limits.js";
+import { found } from "./searching.js";
+import { keyOf, looking, measured, newSheet, photoChoices, taken } from "./sheet-state.js";
+import { Together } from "./together.js";
+import { farthest, tally } from "./verdicts.js";
 
 const POLL_MS = 400;
-const NEAR = "1200px";
-const sheet = document.querySelector("[data-sheet]");
-const state = JSON.parse(sheet.dataset.state);
-const address = `/api/proofs/${state.kit}`;
-const find = (name) => sheet.querySelector(`[data-${name}]`);
+const FACTS_MS = 60;
+const page = document.querySelector("[data-sheet]");
+const data = JSON.parse(page.dataset.state);
+const address = `/api/proofs/${data.kit}`;
+const find = (name) => page.querySelector(`[data-${name}]`);
+const measures = new Map(data.measures.map((m) => [m.id, m]));
 
-const WITHIN = { state: "within" };
-const made = new Map(); // by "effect:photo": { state, measure, value, share }
-const measures = new Map(state.measures.map(([id, label, unit]) => [id, { label, unit }]));
-let wanted = "all"; // which cells are looked at
-let done = 0;
-let total = state.effects.length * state.photos.length;
-let since = -1;
+function start() {
+  let sheet = newSheet(data);
+  const names = { effect: (id) => sheet.effects.find((e) => e.id === id), photo: (id) => sheet.photos.find((p) => p.id === id) };
+  const grid = new Grid(find("grid"), measures, { open: openCard, column: openColumn });
+  const card = new Card(find("card"), names, { changed: remake, judged: again, close: closeAside });
+  const column = new Column(find("column"), names, measures, { changed: remake, close: closeAside });
+  const alike = new Alike(find("alike"), page, data, { undone });
+  const together = new Together(find("together"), data.kit, names, measures);
+  const changed = new Changed(find("changed"), data.kit, names, measures, { open: openCard, undone });
+  new LimitsPanel(page, data, { judged: (answer) => { takeIn(answer); undone("The limits count from now on."); } });
+  let view = "sheet";
+  let at = -1; // place among those that went farthest
 
-function cell([effect, name], [photo, photoName]) {
-  const td = document.createElement("td");
-  const link = document.createElement("a");
-  link.href = `/bench/${effect}?photo=${photo}`;
-  link.dataset.cell = `${effect}:${photo}`;
-  link.setAttribute("aria-label", `${name} on ${photoName}`);
-  td.append(link);
-  fill(link);
-  return td;
-}
+  function undone(sentence) {
+    const button = document.querySelector("[data-undo-button]");
+    if (button) button.disabled = false;
+    say(sentence);
+  }
 
-function fill(link) {
-  const verdict = made.get(link.dataset.cell);
-  link.classList.toggle("is-out", !matches(wanted, verdict));
-  if (!verdict) return;
-  const [effect, photo] = link.dataset.cell.split(":");
-  if (!link.querySelector("img")) link.prepend(Object.assign(new Image(), { alt: "", loading: "lazy", src: `/effects/${effect}/small?photo=${photo}` }));
-  link.querySelector(".verdict")?.remove();
-  const line = verdictLine(verdict, measures);
-  if (line) {
-    line.id = `verdict-${effect}-${photo}`;
-    link.setAttribute("aria-describedby", line.id);
-    link.append(line);
-  } else link.removeAttribute("aria-describedby");
-}
+  function aside(part) {
+    for (const section of page.querySelectorAll("[data-aside]")) section.hidden = section.dataset.aside !== part;
+  }
 
-/** The cells of a row, once. */
-function fillRow(row) {
-  rows.unobserve(row);
-  if (!row.querySelector("td")) row.append(...state.effects.map((effect) => cell(effect, row.photo)));
-}
+  function openCard(effect, photo) {
+    if (view !== "sheet") show("sheet");
+    aside("card");
+    column.close();
+    card.open(effect, photo);
+    grid.mark(keyOf(effect, photo));
+    remember();
+  }
 
-const rows = new IntersectionObserver(
-  (entries) => {
-    for (const { isIntersecting, target } of entries) {
-      if (!isIntersecting) continue;
-      fillRow(target);
+  function openColumn(effect) {
+    card.close();
+    aside("column");
+    column.open(effect);
+    grid.mark("");
+    remember();
+  }
+
+  function closeAside() {
+    card.close();
+    column.close();
+    aside(view === "alike" ? "alike" : "overview");
+    grid.mark("");
+    remember();
+    if (view === "sheet") grid.focus();
+  }
+
+  /** The address says what is open, so that a page loaded anew shows the same. */
+  function remember() {
+    const parts = new URLSearchParams();
+    if (view !== "sheet") parts.set("view", view);
+    if (card.isOpen) parts.set("cell", keyOf(card.effect, card.photo));
+    history.replaceState(null, "", parts.size > 0 ? `#${parts}` : location.pathname);
+  }
+
+  function show(next) {
+    view = next;
+    for (const button of page.querySelectorAll("[data-view]")) button.setAttribute("aria-pressed", String(button.dataset.view === next));
+    for (const part of page.querySelectorAll("[data-in]")) part.hidden = part.dataset.in !== next;
+    for (const tools of page.querySelectorAll("[data-tools]")) tools.hidden = tools.dataset.tools !== next;
+    closeAside();
+    if (next === "alike") alike.open();
+    if (next === "changed") changed.open();
+  }
+
+  function takeIn(answer) {
+    const before = sheet.cells;
+    const whole = Boolean(answer.rows);
+    sheet = taken(sheet, answer);
+    const shape = whole || sheet.look.wanted !== "all" || sheet.look.order === "worst";
+    if (shape) redraw();
+    else grid.refresh(sheet, [...sheet.cells].filter(([key, cell]) => before.get(key) !== cell).map(([key]) => key));
+    told();
+  }
+
+  function redraw() {
+    grid.show(sheet);
+    find("none").hidden = grid.laid.rows.length > 0 && grid.laid.columns.length > 0;
+  }
+
+  function told() {
+    const { counts, words } = tally(sheet.cells.values());
+    find("tally").textContent = words || (sheet.cells.size > 0 ? "Every proof is within its limits, or accepted." : "");
+    find("tally-over").textContent = `${counts.over} over`;
+    find("tally-near").textContent = `${counts.near} near`;
+    find("farthest").replaceChildren(...farthestList(farthest(sheet.cells), sheet.cells, names, measures, openFar));
+  }
+
+  function openFar(effect, photo) {
+    if (!grid.laid.rows.some((p) => p.id === photo) || !grid.laid.columns.some((e) => e.id === effect)) wish({ wanted: "all", photos: "", section: "" });
+    grid.go(effect, photo);
+    openCard(effect, photo);
+  }
+
+  function wish(change) {
+    sheet = looking(sheet, change);
+    for (const button of page.querySelectorAll("[data-wanted]")) button.setAttribute("aria-pressed", String(button.dataset.wanted === sheet.look.wanted));
+    for (const button of page.querySelectorAll("[data-size]")) button.setAttribute("aria-pressed", String(button.dataset.size === sheet.look.size));
+    for (const select of page.querySelectorAll("[data-look]")) select.value = sheet.look[select.dataset.look];
+    redraw();
+  }
+
+  async function showMeasure(id) {
+    try {
+      const { values } = id ? await send("GET", `${address}/measures/${id}`) : { values: [] };
+      sheet = measured(sheet, id, values);
+      redraw();
+    } catch (error) {
+      sayFault(error);
     }
-  },
-  { rootMargin: NEAR },
-);
-
-function build() {
-  const head = find("columns");
-  for (const [, name, section] of state.effects) {
-    const th = document.createElement("th");
-    th.scope = "col";
-    th.append(Object.assign(document.createElement("span"), { textContent: section }), name);
-    head.append(th);
   }
-  for (const photo of state.photos) {
-    const row = document.createElement("tr");
-    row.photo = photo;
-    const th = Object.assign(document.createElement("th"), { textContent: photo[1] });
-    th.scope = "row";
-    row.append(th);
-    find("rows").append(row);
-    rows.observe(row);
-  }
-}
 
-function take(answer) {
-  if (answer.rows) {
-    made.clear();
-    ({ done, total } = answer);
-    const row = new Map(answer.rows);
-    for (const [photo] of state.photos) {
-      [...(row.get(photo) ?? "")].forEach((there, i) => there === "1" && state.effects[i] && made.set(`${state.effects[i][0]}:${photo}`, WITHIN));
+  async function look() {
+    const answer = await send("GET", `${address}?since=${sheet.since}`);
+    takeIn(answer);
+    const { job } = answer;
+    const whole = sheet.done >= sheet.total;
+    find("progress").max = Math.max(1, sheet.total);
+    find("progress").value = sheet.done;
+    find("progress").hidden = !job?.open;
+    const how = job?.state === "failed" ? ", failed" : ", stopped";
+    find("count").textContent = job?.open
+      ? job.state === "waiting" ? "Waits until what runs is done" : `${sheet.done} of ${sheet.total}${timeLeft(job.secondsLeft)}`
+      : `${sheet.done} of ${sheet.total} proofs${whole ? "" : how}`;
+    find("faults").replaceChildren(...(job?.faults ?? []).slice(0, 5).map((f) => Object.assign(document.createElement("li"), { textContent: f })));
+    find("stop").hidden = !job?.open;
+    find("start").hidden = job?.open || whole;
+    return job;
+  }
+
+  async function watch() {
+    try {
+      while ((await look())?.open) await new Promise((wait) => setTimeout(wait, POLL_MS));
+      if (sheet.look.measure) await showMeasure(sheet.look.measure);
+    } catch (error) {
+      sayFault(error);
     }
   }
-  for (const [effect, photo, word, measure, value, share] of answer.marks ?? answer.made ?? []) {
-    const key = `${effect}:${photo}`;
-    if (!made.has(key)) done += 1;
-    made.set(key, { state: word, measure, value, share });
-    const link = sheet.querySelector(`[data-cell="${key}"]`);
-    if (link) fill(link);
+
+  async function begin() {
+    try {
+      await send("POST", `${address}/start`);
+      begun();
+    } catch (error) {
+      sayFault(error);
+    }
+    await watch();
   }
-  if (answer.rows) for (const link of sheet.querySelectorAll("[data-cell]")) fill(link);
-  const told = tally(made.values());
-  find("tally").textContent = told.words;
-  if (told.bad === 0 && wanted !== "all") want("all");
-  for (const button of sheet.querySelectorAll("[data-wanted]")) button.hidden = told.bad === 0;
-  since = answer.since;
-}
 
-async function look() {
-  const answer = await send("GET", `${address}?since=${since}`);
-  take(answer);
-  const { job } = answer;
-  find("progress").max = Math.max(1, total);
-  find("progress").value = done;
-  const whole = done >= total;
-  const how = job?.state === "failed" ? ", failed" : ", stopped";
-  find("count").textContent = job?.open
-    ? job.state === "waiting" ? "Waits until what runs is done" : `${done} of ${total}${timeLeft(job.secondsLeft)}`
-    : `${done} of ${total} proofs${whole ? "" : how}`;
-  find("faults").replaceChildren(...(job?.faults ?? []).slice(0, 5).map((f) => Object.assign(document.createElement("li"), { textContent: f })));
-  find("stop").hidden = !job?.open;
-  find("start").hidden = job?.open || whole;
-  return job;
-}
-
-async function watch() {
-  try {
-    while ((await look())?.open) await new Promise((wait) => setTimeout(wait, POLL_MS));
-  } catch (error) {
-    sayFault(error);
+  /** Everything as it is now, as after another verdict. */
+  async function again() {
+    takeIn(await send("GET", `${address}?since=-1`));
+    undone("");
   }
-}
 
-async function begin() {
-  try {
-    await send("POST", `${address}/start`);
-    begun();
-  } catch (error) {
-    sayFault(error);
+  /** Renders the column of an effect anew that is another now. */
+  async function remake() {
+    await again();
+    await begin();
   }
-  await watch();
-}
 
-let at = -1; // place among those that went farthest
+  async function keep(as) {
+    try {
+      const { job } = await send("POST", `${address}/keep`, { as });
+      begun();
+      const ended = await follow(job, (now) => (find("count").textContent = now.open ? howFar(now) : ""));
+      if (ended.result) fetchResult(ended);
+      else say([ended.said, ...ended.faults].filter(Boolean).join(" "), { fault: true });
+      await look();
+    } catch (error) {
+      sayFault(error);
+    }
+  }
 
-/** Goes to the next of those that went farthest over their limits, or to the one before. */
-function goOn(step) {
-  const list = farthest(made);
-  if (list.length === 0) return;
-  at = (at + step + list.length) % list.length;
-  const photo = Number(list[at].split(":")[1]);
-  fillRow([...find("rows").children].find((row) => row.photo[0] === photo));
-  const link = sheet.querySelector(`[data-cell="${list[at]}"]`);
-  link.focus({ preventScroll: true });
-  link.scrollIntoView({ block: "center", inline: "center" });
-}
+  async function approve() {
+    try {
+      const what = await found({ search: "approve", kit: data.kit }, (how) => (find("count").textContent = how));
+      await look();
+      if (what?.approved) undone("This sheet is approved: what moves from now on is shown under “Changed”.");
+      else say("The sheet was not approved: a part of it could not be kept.", { fault: true });
+      if (view === "changed") changed.open();
+    } catch (error) {
+      sayFault(error);
+    }
+  }
 
-function want(which) {
-  wanted = which;
-  for (const button of sheet.querySelectorAll("[data-wanted]")) button.setAttribute("aria-pressed", String(button.dataset.wanted === which));
-  for (const link of sheet.querySelectorAll("[data-cell]")) fill(link);
-}
+  /** Goes to the next of those that went farthest over their limits, or to the one before. */
+  function goOn(step) {
+    const list = farthest(sheet.cells);
+    if (list.length === 0) return;
+    at = (at + step + list.length) % list.length;
+    openFar(...list[at].split(":").map(Number));
+  }
 
-if (find("progress")) {
-  build();
+  async function tellFacts() {
+    for (let whole = false; !whole; ) {
+      const answer = await send("GET", "/api/wall");
+      grid.tell(answer.lines);
+      whole = answer.whole;
+      if (!whole) await new Promise((wait) => setTimeout(wait, FACTS_MS));
+    }
+  }
+
+  function choices() {
+    find("look='measure'").append(...data.measures.map((m) => new Option(m.label, m.id)));
+    find("look='section'").append(...data.sections.map(([id, name]) => new Option(name, id)));
+    const { tags, regions } = photoChoices(sheet);
+    for (const [kind, label, list] of [["tag", "Tagged", tags], ["region", "With", regions]]) {
+      if (list.length === 0) continue;
+      const group = Object.assign(document.createElement("optgroup"), { label });
+      group.append(...list.map((name) => new Option(name, `${kind}:${name}`)));
+      find("look='photos'").append(group);
+    }
+  }
+
+  choices();
+  for (const button of page.querySelectorAll("[data-view]")) button.addEventListener("click", () => show(button.dataset.view));
+  for (const button of page.querySelectorAll("[data-wanted]")) button.addEventListener("click", () => wish({ wanted: button.dataset.wanted }));
+  for (const button of page.querySelectorAll("[data-size]")) button.addEventListener("click", () => wish({ size: button.dataset.size }));
+  for (const select of page.querySelectorAll("[data-look]")) {
+    const { look: name } = select.dataset;
+    select.addEventListener("change", () => (name === "measure" ? showMeasure(select.value) : wish({ [name]: select.value })));
+  }
+  partsOf(page);
+  for (const button of document.querySelectorAll("[data-keep]")) button.addEventListener("click", () => { button.closest("details").open = false; keep(button.dataset.keep); });
+  document.querySelector("[data-approve]").addEventListener("click", approve);
+  find("start").addEventListener("click", begin);
+  find("stop").addEventListener("click", () => send("POST", `${address}/stop`).catch(sayFault));
   listen([
     { keys: ["n"], says: "the next proof that is farthest over its limit", run: () => goOn(1) },
     { keys: ["b"], says: "the one before", run: () => goOn(at < 0 ? 0 : -1) },
+    { keys: ["p"], says: "the plain photo of the card while held", run: () => card.look.hold(true), up: () => card.look.hold(false) },
+    { keys: ["escape"], says: "close the card", run: closeAside },
+    { keys: ["o"], says: "open the proof of the card at the bench", run: () => card.isOpen && find("card-bench").click() },
   ]);
-  for (const button of sheet.querySelectorAll("[data-wanted]")) button.addEventListener("click", () => want(button.dataset.wanted));
-  find("start").addEventListener("click", begin);
-  find("stop").addEventListener("click", () => send("POST", `${address}/stop`).catch(sayFault));
-  const job = await look();
-  if (job && ["stopped", "failed", "cut off"].includes(job.state)) watch();
-  else begin();
+
+  async function first() {
+    const job = await look();
+    const wanted = new URLSearchParams(location.hash.slice(1));
+    if (wanted.get("view")) show(wanted.get("view"));
+    if (wanted.get("cell")) openFar(...wanted.get("cell").split(":").map(Number));
+    tellFacts().catch(sayFault);
+    if (job && ["stopped", "failed", "cut off"].includes(job.state)) await watch();
+    else await begin();
+  }
+  first().catch(sayFault);
 }
+
+if (find("grid")) start();

@@ -4,6 +4,7 @@ import { gesture } from "../web/gesture.js";
 import { send, upload } from "../web/http.js";
 import { listen } from "../web/keys.js";
 import { leaveTo, watch } from "../web/leaving.js";
+import { partsOf } from "../web/parts.js";
 import { room } from "../web/room.js";
 import { listenUndo, savedLine, showUndo } from "../web/saved-line.js";
 import { say, sayFault } from "../web/say.js";
@@ -16,6 +17,7 @@ import { pickColour } from "../stage/pick.js";
 import { Stage } from "../stage/stage.js";
 import { added, changed, foundBy, regionOf, without } from "./held.js";
 import { List } from "./list.js";
+import { tagging } from "./tags.js";
 
 const root = document.querySelector("[data-regions]");
 const find = (name) => document.querySelector(`[data-${name}]`);
@@ -45,6 +47,8 @@ const store = new Store(
   savedLine(took, () => store.retry(), () => stage.refresh()),
 );
 watch(store);
+tagging(root, state.photo, state);
+partsOf(root);
 const stage = new Stage(
   root.querySelector("[data-stage]"),
   root.querySelector("[data-looks]"),

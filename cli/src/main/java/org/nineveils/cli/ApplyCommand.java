@@ -65,9 +65,8 @@ final class ApplyCommand implements Callable<Integer> {
 
   @Option(
       names = "--opacity",
-      defaultValue = "1",
-      description = "opacity of the effect as a whole, 0..1 (start: ${DEFAULT-VALUE})")
-  private double opacity;
+      description = "opacity of the effect as a whole, 0..1 (start: as the effect goes on)")
+  private Double opacity;
 
   @Option(
       names = "--dial",
@@ -86,7 +85,7 @@ final class ApplyCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    if (!(opacity >= 0 && opacity <= 1)) {
+    if (opacity != null && !(opacity >= 0 && opacity <= 1)) {
       throw new Refusal("--opacity must be between 0 and 1, but was %s.".formatted(opacity));
     }
     PictureFormat.checkQuality(quality);
@@ -96,7 +95,8 @@ final class ApplyCommand implements Callable<Integer> {
     Map<String, Paint> strokes = strokes();
     Picture source = PictureReader.read(photo);
     PhotoData data = discreet ? data().discreet() : data();
-    Stack stack = Stack.of(Bundle.of(part.effect().dialled(dials), strokes, opacity));
+    double share = opacity == null ? part.effect().start() : opacity;
+    Stack stack = Stack.of(Bundle.of(part.effect().dialled(dials), strokes, share));
     Manner manner = Manner.exact().picturesFrom(opened.shelf());
     PictureWriter.write(Renderer.strips(source, stack, manner), format, quality, data, out);
     spec.commandLine()

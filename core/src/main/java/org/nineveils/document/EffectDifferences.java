@@ -97,7 +97,23 @@ public final class EffectDifferences {
       String ours = own.dials().size() + " of them";
       out.add(new Difference("", "The effect", "dials", "", "Dials", theirs, ours, dials, 0));
     }
+    if (origin.start() != own.start()) {
+      String theirs = said("opacity", origin.start());
+      String ours = said("opacity", own.start());
+      Object value = origin.start();
+      out.add(new Difference("", "The effect", "start", "", "Goes on at", theirs, ours, value, 0));
+    }
+    if (!origin.madeFor().equals(own.madeFor())) {
+      List<String> value = origin.madeFor();
+      String ours = tags(own.madeFor());
+      out.add(
+          new Difference("", "The effect", "madeFor", "", "Made for", tags(value), ours, value, 0));
+    }
     return out;
+  }
+
+  private static String tags(List<String> madeFor) {
+    return madeFor.isEmpty() ? "any photo" : String.join(", ", madeFor);
   }
 
   /** The origin's dials that can be taken over: of numbers that both have. */

@@ -16,15 +16,23 @@ public final class EffectJson {
 
   /** The effect as JSON takes it. */
   public static Map<String, Object> format(Effect effect) {
-    return Json.object(
-        "edition",
-        effect.edition(),
-        "note",
-        effect.note(),
-        "veils",
-        effect.veils().stream().map(EffectJson::formatVeil).toList(),
-        "dials",
-        effect.dials().stream().map(EffectJson::formatDial).toList());
+    Map<String, Object> out =
+        Json.object(
+            "edition",
+            effect.edition(),
+            "note",
+            effect.note(),
+            "veils",
+            effect.veils().stream().map(EffectJson::formatVeil).toList(),
+            "dials",
+            effect.dials().stream().map(EffectJson::formatDial).toList());
+    if (effect.start() < 1) {
+      out.put("start", effect.start());
+    }
+    if (!effect.madeFor().isEmpty()) {
+      out.put("madeFor", effect.madeFor());
+    }
+    return out;
   }
 
   static Map<String, Object> formatDial(Dial dial) {
@@ -58,7 +66,7 @@ public final class EffectJson {
    * @throws DocumentException naming the place and the fault
    */
   public static Effect parse(Fields fields) {
-    fields.only("edition", "note", "veils", "dials");
+    fields.only("edition", "note", "veils", "dials", "start", "madeFor");
     int edition = fields.whole("edition");
     String note = fields.text("note", "");
     // The edition first: a newer one may hold kinds that this build cannot know.
@@ -66,7 +74,9 @@ public final class EffectJson {
     List<Veil> veils = fields.objects("veils", EffectJson::parseVeil);
     List<Dial> dials =
         fields.has("dials") ? fields.objects("dials", EffectJson::parseDial) : List.of();
-    return fields.build(() -> new Effect(veils, note, edition, dials));
+    double start = fields.has("start") ? fields.number("start") : 1;
+    List<String> tags = fields.has("madeFor") ? fields.texts("madeFor") : List.of();
+    return fields.build(() -> new Effect(veils, note, edition, dials, start, tags));
   }
 
   private static Dial parseDial(Fields f) {

@@ -67,7 +67,8 @@ public record Combination(Effect effect, List<String> said) {
     final List<String> said = new ArrayList<>();
 
     void add(Worn worn, Effect effect, Pick pick) {
-      boolean shared = pick.asWorn() && worn.opacity() < 1 && pick.veils().size() > 1;
+      double share = pick.asWorn() ? worn.opacity() : effect.start();
+      boolean shared = share < 1 && pick.veils().size() > 1;
       boolean first = true;
       List<Veil> picked =
           effect.veils().stream().filter(veil -> pick.veils().contains(veil.id())).toList();
@@ -80,7 +81,8 @@ public record Combination(Effect effect, List<String> said) {
       whole(worn);
       for (Veil veil : picked) {
         String id = ids.get(veil.id());
-        Veil own = pick.asWorn() ? asWorn(worn, effect, veil) : veil;
+        Veil own =
+            pick.asWorn() ? asWorn(worn, effect, veil) : veil.withOpacity(veil.opacity() * share);
         Veil made = unpainted(following(own, effect, ids), worn).withId(id);
         veils.add(made);
         if (twice(worn, pick, veil)) {
@@ -95,8 +97,8 @@ public record Combination(Effect effect, List<String> said) {
         }
         if (shared && first) {
           said.add(
-              "An effect was worn at %d %%: its veils have that opacity each, which can look a little different."
-                  .formatted(Math.round(worn.opacity() * 100)));
+              "An effect goes in at %d %%: its veils have that opacity each, which can look a little different."
+                  .formatted(Math.round(share * 100)));
           first = false;
         }
       }

@@ -101,7 +101,8 @@ public record Fitting(List<Worn> worn) {
         }
       }
     }
-    next.add(Worn.fresh(offer.key()));
+    Effect own = effects.apply(offer.key());
+    next.add(Worn.fresh(offer.key(), own == null ? 1 : own.start()));
     return new Change(inOrder(next, offers), String.join(" ", said));
   }
 

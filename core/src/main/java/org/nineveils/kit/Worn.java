@@ -98,9 +98,14 @@ public record Worn(
     this(effect, opacity, lifted, changes, paint, false);
   }
 
-  /** An effect just put on: fully down, nothing changed, nothing painted. */
+  /** An effect just put on, fully down: nothing changed, nothing painted. */
   public static Worn fresh(String effect) {
-    return new Worn(effect, 1, false, Map.of(), Map.of());
+    return fresh(effect, 1);
+  }
+
+  /** The same at the opacity that it goes on at. */
+  public static Worn fresh(String effect, double start) {
+    return new Worn(effect, start, false, Map.of(), Map.of());
   }
 
   /** This with one more stroke on a veil. */

@@ -1,6 +1,8 @@
 package org.nineveils.mask;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.setting.NumberSetting;
 
@@ -65,6 +67,11 @@ public record Mask(Cover cover, List<Rule> rules, double grow, double soften, St
     return new Mask(Cover.AS_VEIL, List.of(), 0, 0, veil);
   }
 
+  /** The same mask where veils have other ids; it is itself where it follows none of them. */
+  public Mask following(Map<String, String> ids) {
+    return follows() && ids.containsKey(as) ? as(ids.get(as)) : this;
+  }
+
   private static boolean follows(Cover cover) {
     return cover == Cover.AS_VEIL;
   }
@@ -77,6 +84,22 @@ public record Mask(Cover cover, List<Rule> rules, double grow, double soften, St
   /** A mask whose edge is left as it is. */
   public Mask(Cover cover, List<Rule> rules) {
     this(cover, rules, 0, 0);
+  }
+
+  /**
+   * The same mask kept off something by one more rule.
+   *
+   * @param rule joined by minus
+   * @throws Refusal with a sentence if it has as many rules as a mask can have, or follows another
+   *     veil
+   */
+  public Mask keptOff(Rule rule) {
+    if (follows()) {
+      throw new Refusal("A mask that follows another veil is kept off where that one is.");
+    }
+    List<Rule> more = new ArrayList<>(rules);
+    more.add(rule);
+    return new Mask(startsHidden() ? cover : Cover.BY_RULE, more, grow, soften);
   }
 
   /** Whether nothing is covered before it is painted. */

@@ -8,7 +8,8 @@ import org.nineveils.setting.SettingValues;
  *
  * @param kind its sort
  * @param values its settings
- * @param join how it is put together with the rules before it; without meaning for the first
+ * @param join how it is put together with the rules before it; the first is taken away from
+ *     everything by minus, and what it selects is taken by the others
  * @param inverted selects what it would leave out
  */
 public record Rule(RuleKind kind, SettingValues values, Join join, boolean inverted) {

@@ -55,9 +55,10 @@ final class RuleBase {
 
   private static void join(Rule rule, boolean first, float[] weights, float[] mask) {
     float amount = (float) rule.values().share(RuleKind.AMOUNT);
+    boolean ofAll = rule.join() == Rule.Join.MINUS; // taken from everything where it is the first
     for (int i = 0; i < weights.length; i++) {
       float w = (rule.inverted() ? 1 - weights[i] : weights[i]) * amount;
-      mask[i] = first ? w : rule.join().put(mask[i], w);
+      mask[i] = !first ? rule.join().put(mask[i], w) : ofAll ? 1 - w : w;
     }
   }
 }

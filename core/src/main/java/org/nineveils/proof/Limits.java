@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import org.nineveils.proof.measure.Measure;
 import org.nineveils.proof.measure.Measures;
 import org.nineveils.refusal.Refusal;
@@ -64,6 +65,25 @@ public record Limits(Map<String, Double> bounds, Set<String> off) {
     none.removeAll(section.bounds.keySet()); // a bound of its own switches a measure on again
     none.addAll(section.off);
     return new Limits(all, none);
+  }
+
+  /** For what is worn together: of each measure the wider bound of the two, off where one is. */
+  public Limits wider(Limits other) {
+    Map<String, Double> all = new LinkedHashMap<>();
+    for (Measure m : Measures.all()) {
+      boolean less = m.bad() == Measure.Bad.LESS;
+      all.put(m.id(), less ? Math.min(of(m), other.of(m)) : Math.max(of(m), other.of(m)));
+    }
+    Set<String> none = new TreeSet<>(off);
+    none.addAll(other.off);
+    return new Limits(all, none);
+  }
+
+  /** These without some measures. */
+  public Limits without(Predicate<Measure> some) {
+    Set<String> none = new TreeSet<>(off);
+    Measures.all().stream().filter(some).forEach(m -> none.add(m.id()));
+    return new Limits(bounds, none);
   }
 
   /** What is judged, in the order of the screens. */

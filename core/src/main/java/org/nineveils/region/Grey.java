@@ -5,7 +5,7 @@ import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
 
 /** A grey picture of a region at another size: made smaller by means, larger by straight lines. */
-final class Grey {
+public final class Grey {
   private Grey() {}
 
   /**
@@ -14,7 +14,7 @@ final class Grey {
    * @param wanted of about the same shape
    * @return a new plane, 0…1
    */
-  static float[] sized(Picture grey, Area wanted) {
+  public static float[] sized(Picture grey, Area wanted) {
     Picture p = Scaling.toLongSide(grey, Math.max(wanted.width(), wanted.height()));
     float[] out = new float[wanted.pixels()];
     for (int y = 0; y < wanted.height(); y++) {

@@ -39,7 +39,11 @@ public final class FormatSchema {
                 "edition", Json.object("type", "integer", "minimum", 1),
                 "note", text(0, Effect.MAX_NOTE),
                 "veils", listOf(veil(), 0, Effect.MAX_VEILS),
-                "dials", listOf(dial(), 0, Effect.MAX_DIALS)),
+                "dials", listOf(dial(), 0, Effect.MAX_DIALS),
+                "start",
+                    Json.object(
+                        "type", "number", "exclusiveMinimum", 0, "maximum", 1, "default", 1),
+                "madeFor", listOf(text(1, Effect.MAX_TAG), 0, Effect.MAX_TAGS)),
             List.of("edition", "veils"));
     return document("Effect of a Nine Veils release", schema);
   }

@@ -46,6 +46,11 @@ public record Bundle(
         effect.veils(), paint, opacity, Mask.EVERYWHERE, Paint.NONE, effect.edition());
   }
 
+  /** An effect as it goes on. */
+  public static Bundle of(Effect effect, Map<String, Paint> paint) {
+    return of(effect, paint, effect.start());
+  }
+
   /** The veil of that id, as it is rendered. */
   public Optional<Veil> veil(String id) {
     return veils.stream().filter(v -> v.id().equals(id)).findFirst();

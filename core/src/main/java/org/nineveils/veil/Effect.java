@@ -20,8 +20,17 @@ import org.nineveils.setting.Setting;
  * @param edition revision of the engine's maths that it was made with
  * @param dials settings that the photographer may change, 0…{@link #MAX_DIALS}, in the order of the
  *     card; no setting twice
+ * @param start opacity at which it goes on, above 0 and up to 1
+ * @param madeFor tags of the photos that it is made for, 0…{@link #MAX_TAGS}; none where it is for
+ *     all
  */
-public record Effect(List<Veil> veils, String note, int edition, List<Dial> dials) {
+public record Effect(
+    List<Veil> veils,
+    String note,
+    int edition,
+    List<Dial> dials,
+    double start,
+    List<String> madeFor) {
   /** Most veils of an effect. */
   public static final int MAX_VEILS = 35;
 
@@ -31,12 +40,19 @@ public record Effect(List<Veil> veils, String note, int edition, List<Dial> dial
   /** Most dials of an effect. */
   public static final int MAX_DIALS = 24;
 
+  /** Most tags of photos that an effect is made for. */
+  public static final int MAX_TAGS = 12;
+
+  /** Longest tag, in characters. */
+  public static final int MAX_TAG = 40;
+
   /** The edition of the maths in this build. */
   public static final int CURRENT_EDITION = 1;
 
   public Effect {
     veils = List.copyOf(veils);
     dials = List.copyOf(dials);
+    madeFor = List.copyOf(madeFor);
     if (veils.size() > MAX_VEILS) {
       throw new InvalidSetting(
           "An effect holds at most %d veils; this one has %d.".formatted(MAX_VEILS, veils.size()));
@@ -55,8 +71,24 @@ public record Effect(List<Veil> veils, String note, int edition, List<Dial> dial
           "The effect was made with engine edition %d; this program knows editions up to %d."
               .formatted(edition, CURRENT_EDITION));
     }
+    if (!(start > 0 && start <= 1)) {
+      throw new InvalidSetting(
+          "An effect goes on at more than 0 and at most 100 %%, but was to at %s %%."
+              .formatted(Math.round(start * 1000) / 10.0));
+    }
+    if (madeFor.size() > MAX_TAGS
+        || madeFor.stream().anyMatch(t -> t.isBlank() || t.length() > MAX_TAG)) {
+      throw new InvalidSetting(
+          "An effect is made for photos of at most %d tags, of 1 to %d characters each."
+              .formatted(MAX_TAGS, MAX_TAG));
+    }
     check(dials, veils);
     Following.check(veils);
+  }
+
+  /** An effect that goes on as it is, on any photo. */
+  public Effect(List<Veil> veils, String note, int edition, List<Dial> dials) {
+    this(veils, note, edition, dials, 1, List.of());
   }
 
   /** An effect without dials. */
@@ -116,7 +148,16 @@ public record Effect(List<Veil> veils, String note, int edition, List<Dial> dial
     others.forEach(veil -> ids.add(veil.id()));
     List<Veil> freed = others.stream().map(v -> Following.freed(v, ids, veils)).toList();
     List<Dial> left = dials.stream().flatMap(d -> held(d, freed).stream()).toList();
-    return new Effect(freed, note, edition, left);
+    return new Effect(freed, note, edition, left, start, madeFor);
+  }
+
+  /**
+   * The same effect going on at another opacity.
+   *
+   * @param share above 0 and up to 1
+   */
+  public Effect startingAt(double share) {
+    return new Effect(veils, note, edition, dials, share, madeFor);
   }
 
   private Optional<Dial> held(Dial dial, List<Veil> now) {

@@ -12,10 +12,10 @@ import org.nineveils.setting.Setting;
  * @param setting its description
  * @param value that the veil has
  */
-record Turnable(NumberSetting setting, double value) {
+public record Turnable(NumberSetting setting, double value) {
 
   /** The number of that key; empty where the veil has none. */
-  static Optional<Turnable> of(Veil veil, String key) {
+  public static Optional<Turnable> of(Veil veil, String key) {
     Optional<RuleNumber> ruled = RuleNumber.parse(key);
     if (ruled.isPresent()) {
       RuleNumber number = ruled.get();

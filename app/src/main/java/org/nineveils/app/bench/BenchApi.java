@@ -149,7 +149,10 @@ class BenchApi {
       return mask(photo, f, effect, paint);
     }
     paint.remove(f.text("bare", "")); // its mask is switched off to compare
-    Stack stack = over(f, photo, Bundle.of(effect, paint, 1));
+    Stack stack = over(f, photo, Bundle.of(effect, paint));
+    if (f.has("live")) {
+      return Answers.packet(stage.livePacket(photo, stack, f.object("live")));
+    }
     return Answers.packet(stage.packet(photo, StageRequest.parse(f), stack));
   }
 
@@ -159,7 +162,7 @@ class BenchApi {
     Fields f = Json.read(body, "The request");
     Photo photo = photos.get(f.whole("photo"));
     Effect effect = EffectJson.parse(f.object("effect"));
-    Bundle own = Bundle.of(effect, bench.paint(id, photo.id()), 1);
+    Bundle own = Bundle.of(effect, bench.paint(id, photo.id()));
     return tracer.trace(photo, f, over(f, photo, own));
   }
 
@@ -169,7 +172,7 @@ class BenchApi {
         f.has("under") ? effects.find(f.whole("under")) : Optional.empty();
     List<Bundle> bundles = new ArrayList<>();
     under.ifPresent(
-        row -> bundles.add(Bundle.of(effects.effect(row), bench.paint(row.id(), photo.id()), 1)));
+        row -> bundles.add(Bundle.of(effects.effect(row), bench.paint(row.id(), photo.id()))));
     bundles.add(own);
     return new Stack(bundles);
   }
@@ -190,7 +193,7 @@ class BenchApi {
   /** Where the veil that “mask” names covers. */
   private ResponseEntity<byte[]> mask(
       Photo photo, Fields f, Effect effect, Map<String, Paint> paint) {
-    Bundle bundle = Bundle.of(effect, paint, 1);
+    Bundle bundle = Bundle.of(effect, paint);
     String id = f.text("mask");
     Veil veil =
         bundle.veil(id).orElseThrow(() -> new NotFound("This veil is no longer in the effect."));

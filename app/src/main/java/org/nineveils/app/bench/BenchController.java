@@ -8,6 +8,8 @@ import org.nineveils.app.kits.Rows;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
+import org.nineveils.app.photos.Tags;
+import org.nineveils.app.regions.WallFacts;
 import org.nineveils.app.render.Answers;
 import org.nineveils.app.render.Exports;
 import org.nineveils.app.render.Result;
@@ -18,10 +20,12 @@ import org.nineveils.document.Json;
 import org.nineveils.document.KindsJson;
 import org.nineveils.document.StackJson;
 import org.nineveils.kit.Fitting;
+import org.nineveils.kit.Names;
 import org.nineveils.kit.Promises;
 import org.nineveils.kit.Worn;
 import org.nineveils.mask.Mask;
 import org.nineveils.picture.PictureFormat;
+import org.nineveils.region.Regions;
 import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Effect;
 import org.springframework.http.ResponseEntity;
@@ -42,6 +46,8 @@ class BenchController {
   private final PhotoService photos;
   private final BenchService bench;
   private final Exports exports;
+  private final Tags tags;
+  private final WallFacts wallFacts;
   private final Journal journal;
 
   BenchController(
@@ -50,12 +56,16 @@ class BenchController {
       PhotoService photos,
       BenchService bench,
       Exports exports,
+      Tags tags,
+      WallFacts wallFacts,
       Journal journal) {
     this.effects = effects;
     this.kits = kits;
     this.photos = photos;
     this.bench = bench;
     this.exports = exports;
+    this.tags = tags;
+    this.wallFacts = wallFacts;
     this.journal = journal;
   }
 
@@ -97,7 +107,7 @@ class BenchController {
     Rows.Effect row = effects.get(id);
     Result as = new Result(PictureFormat.ofId(format), quality, discreet);
     Effect effect = effects.effect(row);
-    Worn worn = new Worn("effect", 1, false, Map.of(), bench.paint(id, photoId));
+    Worn worn = new Worn("effect", effect.start(), false, Map.of(), bench.paint(id, photoId));
     Map<String, Object> state = StackJson.format(new Fitting(List.of(worn)), key -> effect);
     return Map.of("job", exports.start(photos.get(photoId), state, as, row.name()).shown());
   }
@@ -121,6 +131,8 @@ class BenchController {
         "effect", EffectJson.format(effect),
         "photo", photo.id(),
         "painted", bench.painted(row.id(), photo.id()),
+        "limits", Json.object("kit", row.kitId(), "section", row.sectionId()),
+        "tagGroups", tags.groups(),
         "promises", Promises.broken(effect),
         "undo", undo,
         "others", others(row),
@@ -139,12 +151,24 @@ class BenchController {
         .toList();
   }
 
-  private static Map<String, Object> masks() {
+  private Map<String, Object> masks() {
     return Json.object(
+        "regions", regions(),
         "kinds", KindsJson.rules(),
         "most", Mask.MAX_RULES,
         "guards", KindsJson.guards(),
         "edges", KindsJson.maskEdges());
+  }
+
+  /** What a brush-on veil may be meant for: ready-made regions, and the maker's own on the wall. */
+  private java.util.List<String> regions() {
+    Map<String, String> byKey = new java.util.LinkedHashMap<>();
+    Regions.all().forEach(name -> byKey.put(Names.key(name), name));
+    wallFacts
+        .held(photos.all(Side.WALL))
+        .values()
+        .forEach(held -> held.names().forEach(name -> byKey.putIfAbsent(Names.key(name), name)));
+    return java.util.List.copyOf(byKey.values());
   }
 
   private static java.util.List<Map<String, Object>> blends() {

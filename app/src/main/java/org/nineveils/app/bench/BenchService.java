@@ -2,6 +2,7 @@ package org.nineveils.app.bench;
 
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.Rows;
@@ -122,15 +123,14 @@ public class BenchService {
     }
   }
 
-  /** The effect on a photo as a proof shows it; its small picture is kept besides. */
-  public Picture proof(long effectId, long photoId) {
-    Rows.Effect row = effects.get(effectId);
-    return thumbnails.proof(
-        photos.get(photoId),
-        Thumbnails.effectKey(row.doc()),
-        effects.effect(row),
-        paints.key(effectId, photoId),
-        paints.rows().find(effectId, photoId));
+  /** What stands for the paint of an effect on a photo. */
+  public String paintKey(long effectId, long photoId) {
+    return paints.key(effectId, photoId);
+  }
+
+  /** Which veils of a kit's effects were painted: by effect, then by photo. */
+  public Map<Long, Map<Long, Set<String>>> paintedInKit(long kitId) {
+    return paints.paintedInKit(kitId);
   }
 
   /**

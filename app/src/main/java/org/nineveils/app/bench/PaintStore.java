@@ -1,9 +1,11 @@
 package org.nineveils.app.bench;
 
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.nineveils.app.paint.ParsedStrokes;
 import org.nineveils.app.paint.StrokeRows;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -35,6 +37,23 @@ class PaintStore {
   /** The same of all effects of a kit: by effect, then by photo. */
   Map<Long, Map<Long, String>> keysInKit(long kitId) {
     return keys("effect_id in (select id from effect where kit_id = ?)", kitId);
+  }
+
+  /** Which veils of a kit's effects were painted: by effect, then by photo. */
+  Map<Long, Map<Long, Set<String>>> paintedInKit(long kitId) {
+    Map<Long, Map<Long, Set<String>>> out = new HashMap<>();
+    db.sql(
+            """
+            select distinct effect_id, photo_id, veil from stroke
+            where effect_id in (select id from effect where kit_id = ?)""")
+        .param(kitId)
+        .query(
+            row -> {
+              out.computeIfAbsent(row.getLong("effect_id"), e -> new HashMap<>())
+                  .computeIfAbsent(row.getLong("photo_id"), p -> new HashSet<>())
+                  .add(row.getString("veil"));
+            });
+    return out;
   }
 
   private Map<Long, Map<Long, String>> keys(String which, long id) {

@@ -15,6 +15,7 @@ import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
+import org.nineveils.app.photos.Tags;
 import org.nineveils.app.regions.RegionService;
 import org.nineveils.app.swatches.Swatches;
 import org.nineveils.app.undo.Journal;
@@ -40,6 +41,7 @@ class DemoLoader implements SmartInitializingSingleton {
   private final Journal journal;
   private final PhotoService photos;
   private final RegionService regions;
+  private final Tags tags;
   private final KitService kits;
   private final EffectService effects;
   private final BenchService bench;
@@ -51,6 +53,7 @@ class DemoLoader implements SmartInitializingSingleton {
       Journal journal,
       PhotoService photos,
       RegionService regions,
+      Tags tags,
       KitService kits,
       EffectService effects,
       BenchService bench,
@@ -60,6 +63,7 @@ class DemoLoader implements SmartInitializingSingleton {
     this.journal = journal;
     this.photos = photos;
     this.regions = regions;
+    this.tags = tags;
     this.kits = kits;
     this.effects = effects;
     this.bench = bench;
@@ -97,6 +101,7 @@ class DemoLoader implements SmartInitializingSingleton {
     long id = photos.add(Side.WALL, file, bytes("photos/" + file)).id();
     photos.rename(id, f.text("name"));
     addRegions(id, file.substring(0, file.lastIndexOf('.')));
+    f.texts("tags").forEach(tag -> tags.tag(List.of(id), tag, true));
     return id;
   }
 

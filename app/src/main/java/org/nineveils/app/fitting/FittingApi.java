@@ -185,7 +185,7 @@ class FittingApi {
     Photo photo = photos.get(row.photoId());
     if (f.has("try")) {
       Effect effect = fittings.wardrobe(row).effects().apply(f.text("try"));
-      Stack alone = effect == null ? Stack.plain() : Stack.of(Bundle.of(effect, Map.of(), 1));
+      Stack alone = effect == null ? Stack.plain() : Stack.of(Bundle.of(effect, Map.of()));
       return Answers.packet(stage.packet(photo, StageRequest.parse(f), alone));
     }
     Fitting wanted = wanted(id, f);
@@ -194,6 +194,9 @@ class FittingApi {
       return mask(photo, f, wardrobe, wanted);
     }
     Stack stack = wanted.stack(wardrobe.effects());
+    if (f.has("live")) {
+      return Answers.packet(stage.livePacket(photo, stack, f.object("live")));
+    }
     return Answers.packet(stage.packet(photo, StageRequest.parse(f), stack));
   }
 
@@ -219,7 +222,7 @@ class FittingApi {
             .filter(w -> w.effect().equals(key))
             .findFirst()
             .map(w -> w.bundle(effect))
-            .orElseGet(() -> Bundle.of(effect, Map.of(), 1));
+            .orElseGet(() -> Bundle.of(effect, Map.of()));
     String id = f.text("mask");
     if (id.equals(Worn.WHOLE)) {
       return Answers.packet(

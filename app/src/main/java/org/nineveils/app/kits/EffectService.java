@@ -74,6 +74,24 @@ public class EffectService {
     return add(from.sectionId(), name, id, from.doc());
   }
 
+  /**
+   * Lets an effect remember that it came from another.
+   *
+   * @param page what undo on the page looks at
+   */
+  public void makeVariant(long id, long origin, String page) {
+    Rows.Effect effect = get(id);
+    Rows.Effect from = get(origin);
+    journal.edit(
+        Set.of(KitService.scope(effect.kitId()), page),
+        "%s as a variant of %s".formatted(effect.name(), from.name()),
+        "",
+        () -> {
+          store.setOrigin(id, origin);
+          return null;
+        });
+  }
+
   private long add(long sectionId, String name, Long variantOf, String doc) {
     Rows.Section section = kits.section(sectionId);
     String clean = Names.check("An effect", name);
@@ -142,10 +160,20 @@ public class EffectService {
   }
 
   public void remove(long id) {
+    remove(id, KitService.scope(get(id).kitId()));
+  }
+
+  /**
+   * Removes an effect on another page than the kit's, which can take it back as well.
+   *
+   * @param page what undo on that page looks at
+   */
+  public void remove(long id, String page) {
     Rows.Effect effect = get(id);
     journal.edit(
-        KitService.scope(effect.kitId()),
+        Set.of(KitService.scope(effect.kitId()), page),
         "remove " + effect.name(),
+        "",
         () -> {
           store.remove(id);
           return null;
@@ -179,10 +207,23 @@ public class EffectService {
         });
   }
 
+  /**
+   * The same on another page than the bench, which can take it back as well.
+   *
+   * @param page what undo on that page looks at
+   */
+  public void change(long id, Save on, String page, UnaryOperator<Effect> change) {
+    edit(id, on, Set.of(scope(id), page), () -> store.now(id, on).map(change));
+  }
+
   private void edit(long id, Save save, Supplier<Optional<Effect>> next) {
+    edit(id, save, Set.of(scope(id)), next);
+  }
+
+  private void edit(long id, Save save, Set<String> scopes, Supplier<Optional<Effect>> next) {
     String name = get(id).name();
     journal.edit(
-        Set.of(scope(id)),
+        scopes,
         save.label(),
         save.gesture(),
         () -> {

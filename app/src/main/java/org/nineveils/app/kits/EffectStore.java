@@ -141,6 +141,10 @@ class EffectStore {
     db.sql("update effect set favourite = ? where id = ?").params(favourite, id).update();
   }
 
+  void setOrigin(long id, long origin) {
+    db.sql("update effect set variant_of = ? where id = ?").params(origin, id).update();
+  }
+
   void remove(long id) {
     db.sql("delete from effect where id = ?").param(id).update();
   }

@@ -105,6 +105,19 @@ public class PhotoService {
         });
   }
 
+  /** Takes several photos of the wall off as one edit. */
+  public void remove(List<Long> ids) {
+    List<Photo> all = ids.stream().distinct().map(this::get).toList();
+    String what = all.size() == 1 ? all.get(0).name() : all.size() + " photos";
+    journal.edit(
+        scope(Side.WALL),
+        "take off " + what,
+        () -> {
+          all.forEach(photo -> store.remove(photo.id()));
+          return null;
+        });
+  }
+
   /** The photo at full size. */
   public Picture full(Photo photo) {
     return decoded.full(photo);

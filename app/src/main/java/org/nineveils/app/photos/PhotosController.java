@@ -1,11 +1,13 @@
 package org.nineveils.app.photos;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Steps;
 import org.nineveils.app.undo.Undo;
+import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.refusal.Limits;
 import org.springframework.stereotype.Controller;
@@ -26,18 +28,26 @@ class PhotosController {
   private final PhotoService photos;
   private final Readying readying;
   private final Journal journal;
+  private final Tags tags;
 
-  PhotosController(PhotoService photos, Readying readying, Journal journal) {
+  PhotosController(PhotoService photos, Readying readying, Journal journal, Tags tags) {
     this.photos = photos;
     this.readying = readying;
     this.journal = journal;
+    this.tags = tags;
   }
 
   @GetMapping("/photos")
   String wall(Model model) {
     List<Photo> wall = photos.all(Side.WALL);
     model.addAttribute("count", wall.size());
-    model.addAttribute("photoList", Photo.list(wall));
+    Map<Long, List<String>> tagged = tags.all();
+    List<Object> list = new ArrayList<>();
+    for (Photo p : wall) {
+      List<String> own = tagged.getOrDefault(p.id(), List.of());
+      list.add(List.of(p.id(), p.name(), p.width(), p.height(), own));
+    }
+    model.addAttribute("data", Json.write(Json.object("photos", list, "groups", tags.groups())));
     model.addAttribute("undo", Undo.of(journal, PhotoService.scope(Side.WALL)));
     model.addAttribute("maxMegabytes", Limits.PICTURE_BYTES >> 20);
     return "photos/wall";
@@ -49,6 +59,30 @@ class PhotosController {
       throws IOException {
     String name = file.getOriginalFilename() == null ? "photo" : file.getOriginalFilename();
     return photos.add(Side.ofId(side), name, file.getBytes());
+  }
+
+  /** Gives photos a tag, or takes it off them. */
+  @PutMapping("/api/photos/wall/tags")
+  @ResponseBody
+  Map<String, Object> tag(@RequestBody String body) {
+    Fields f = Json.read(body, "The request");
+    List<Long> ids = f.wholes("photos");
+    tags.tag(ids, f.text("tag"), f.flag("on", true));
+    Map<String, Object> now = new java.util.LinkedHashMap<>();
+    Map<Long, List<String>> all = tags.all();
+    ids.forEach(id -> now.put(String.valueOf(id), all.getOrDefault(id, List.of())));
+    return Json.object("tags", now, "groups", tags.groups());
+  }
+
+  /** Takes several photos off at once. */
+  @PostMapping("/api/photos/wall/take-off")
+  @ResponseBody
+  Map<String, Object> takeOff(@RequestBody String body) {
+    List<Long> ids = Json.read(body, "The request").wholes("photos");
+    photos.remove(ids);
+    return Map.of(
+        "said",
+        ids.size() == 1 ? "One photo was taken off." : ids.size() + " photos were taken off.");
   }
 
   @PutMapping("/api/photos/{id}")

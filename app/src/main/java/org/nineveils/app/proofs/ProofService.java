@@ -2,35 +2,21 @@ package org.nineveils.app.proofs;
 
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.jobs.Job;
 import org.nineveils.app.jobs.JobKind;
 import org.nineveils.app.jobs.JobRun;
 import org.nineveils.app.jobs.Jobs;
-import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
-import org.nineveils.app.kits.Rows;
-import org.nineveils.app.memory.Budget;
-import org.nineveils.app.memory.Shelf;
-import org.nineveils.app.photos.Photo;
-import org.nineveils.app.photos.PhotoService;
-import org.nineveils.app.photos.Side;
-import org.nineveils.app.regions.RegionService;
 import org.nineveils.app.render.Thumbnails;
 import org.nineveils.document.Json;
-import org.nineveils.picture.Picture;
-import org.nineveils.proof.Limits;
+import org.nineveils.proof.Judgement;
 import org.nineveils.proof.Readings;
 import org.nineveils.proof.Verdict;
-import org.nineveils.proof.measure.Measures;
-import org.nineveils.proof.measure.Pair;
-import org.nineveils.proof.measure.Plain;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 
@@ -46,50 +32,25 @@ class ProofService implements JobKind {
   private static final double FARTHEST = 1000;
 
   private final KitService kits;
-  private final EffectService effects;
-  private final BenchService bench;
-  private final PhotoService photos;
-  private final Thumbnails thumbnails;
-  private final RegionService regions;
-  private final ReadingStore readings;
+  private final Cells cells;
+  private final Measuring measuring;
+  private final Judging judging;
   private final ObjectProvider<Jobs> jobs;
-  private final Shelf<String, Plain> plains;
 
   /** What was made since the application began, by kit: pages ask for what is new to them. */
   private final Map<Long, Made> made = new ConcurrentHashMap<>();
 
   ProofService(
       KitService kits,
-      EffectService effects,
-      BenchService bench,
-      PhotoService photos,
-      Thumbnails thumbnails,
-      RegionService regions,
-      ReadingStore readings,
-      ObjectProvider<Jobs> jobs,
-      Budget budget) {
+      Cells cells,
+      Measuring measuring,
+      Judging judging,
+      ObjectProvider<Jobs> jobs) {
     this.kits = kits;
-    this.effects = effects;
-    this.bench = bench;
-    this.photos = photos;
-    this.thumbnails = thumbnails;
-    this.regions = regions;
-    this.readings = readings;
+    this.cells = cells;
+    this.measuring = measuring;
+    this.judging = judging;
     this.jobs = jobs;
-    this.plains = budget.shelf("photos that are measured against", Plain::bytes);
-  }
-
-  /**
-   * An effect on a photo.
-   *
-   * @param key of its picture
-   * @param held stands for the photo with its regions
-   */
-  record Cell(Rows.Head effect, Photo photo, String key, String held) {
-    /** Name of what was measured on it. */
-    String measured() {
-      return key + " " + held + " " + Measures.BUILD;
-    }
   }
 
   /** A log of cells as pages take them; see {@link #shown}. */
@@ -113,68 +74,41 @@ class ProofService implements JobKind {
     return made.computeIfAbsent(kitId, k -> new Made());
   }
 
-  /** The cells of a kit's sheet as the kit is now, photo by photo. */
-  private List<Cell> cells(long kitId) {
-    Map<Long, String> keys = new HashMap<>();
-    effects.docs(kitId).forEach((id, doc) -> keys.put(id, Thumbnails.effectKey(doc)));
-    Map<Rows.Head, String> columns = new LinkedHashMap<>();
-    for (Rows.FilledSection section : kits.filled(kitId)) {
-      for (Rows.Head head : section.effects()) {
-        columns.put(head, keys.getOrDefault(head.id(), ""));
-      }
-    }
-    Map<Long, Map<Long, String>> paint = bench.paintKeys(kitId);
-    List<Cell> cells = new ArrayList<>();
-    for (Photo photo : photos.all(Side.WALL)) {
-      String held = Thumbnails.effectKey(photo.sha() + regions.key(photo.id()));
-      columns.forEach(
-          (head, effectKey) -> {
-            String paintKey = paint.getOrDefault(head.id(), Map.of()).getOrDefault(photo.id(), "");
-            String key = thumbnails.key(photo, effectKey, paintKey);
-            cells.add(new Cell(head, photo, key, held));
-          });
-    }
-    return cells;
-  }
-
   /**
-   * What was measured of some cells, by their names; those of which the picture is kept as well.
+   * A cell as pages take it: effect, photo, verdict, the measure that it is for with its value, how
+   * far that went towards its limit, and words: why nothing is judged, why it may be over, or what
+   * the photo lacks.
    */
-  private Map<String, Readings> measured(List<Cell> cells) {
-    Map<String, Readings> out = readings.find(cells.stream().map(Cell::measured).toList());
-    cells.stream().filter(c -> !thumbnails.isKept(c.key())).forEach(c -> out.remove(c.measured()));
-    return out;
-  }
-
-  /**
-   * A cell as pages take it: effect, photo, verdict, and the measure that it is for with its value.
-   */
-  private static List<Object> shown(Cell cell, Readings readings) {
-    Verdict worst = readings.worst(Limits.START).orElseThrow();
+  static List<Object> shown(Cell cell, Judgement said) {
+    Optional<Verdict> worst = said.worst();
+    String lacking = cell.standing().on().lacking();
     return List.of(
-        cell.effect().id(),
+        cell.head().id(),
         cell.photo().id(),
-        worst.state().word(),
-        worst.measure().id(),
-        worst.reading().value(),
-        Math.min(FARTHEST, worst.share()));
+        said.state().word(),
+        worst.map(v -> v.measure().id()).orElse(""),
+        worst.map(v -> v.reading().value()).orElse(0.0),
+        Math.min(FARTHEST, worst.map(Verdict::share).orElse(0.0)),
+        said.notJudged().isEmpty()
+            ? worst.map(Verdict::accepted).filter(w -> !w.isEmpty()).orElse(lacking)
+            : said.notJudged());
   }
 
   /**
    * All cells: a row a photo, a letter an effect, 1 where it is there; and those of which something
    * is said.
    */
-  private void all(List<Cell> cells, Map<String, Object> out) {
-    Map<String, Readings> there = measured(cells);
+  private void all(List<Cell> all, Judging.Rules rules, Map<String, Object> out) {
+    Map<String, Readings> there = measuring.there(all);
     Map<Long, StringBuilder> rows = new LinkedHashMap<>();
     List<List<Object>> marks = new ArrayList<>();
-    for (Cell cell : cells) {
+    for (Cell cell : all) {
       Readings taken = there.get(cell.measured());
       rows.computeIfAbsent(cell.photo().id(), p -> new StringBuilder())
           .append(taken == null ? '0' : '1');
       if (taken != null) {
-        List<Object> mark = shown(cell, taken);
-        if (!mark.get(2).equals(Verdict.State.WITHIN.word())) {
+        List<Object> mark = shown(cell, rules.judge(cell, taken));
+        if (!mark.get(2).equals(Verdict.State.WITHIN.word()) || !mark.get(6).equals("")) {
           marks.add(mark);
         }
       }
@@ -184,7 +118,34 @@ class ProofService implements JobKind {
         rows.entrySet().stream().map(r -> List.of(r.getKey(), r.getValue().toString())).toList());
     out.put("marks", marks);
     out.put("done", there.size());
-    out.put("total", cells.size());
+    out.put("total", all.size());
+  }
+
+  /**
+   * What one measure says of every cell that is there, photo by photo: [effect, photo, value,
+   * verdict]; the value is left out where it was not judged.
+   */
+  List<List<Object>> values(long kitId, String measure) {
+    List<Cell> all = cells.all(kitId);
+    Map<String, Readings> there = measuring.there(all);
+    Judging.Rules rules = judging.rules(kitId);
+    List<List<Object>> out = new ArrayList<>();
+    for (Cell cell : all) {
+      Readings taken = there.get(cell.measured());
+      if (taken == null || !taken.byMeasure().containsKey(measure)) {
+        continue;
+      }
+      Optional<Verdict> verdict =
+          rules.judge(cell, taken).verdicts().stream()
+              .filter(v -> v.measure().id().equals(measure))
+              .findFirst();
+      List<Object> row = new ArrayList<>(List.of(cell.head().id(), cell.photo().id()));
+      verdict
+          .filter(v -> v.reading().isJudged())
+          .ifPresent(v -> row.addAll(List.of(v.reading().value(), v.state().word(), v.share())));
+      out.add(row);
+    }
+    return out;
   }
 
   private static String subject(long kitId) {
@@ -221,7 +182,7 @@ class ProofService implements JobKind {
     int place = log.size();
     Map<String, Object> out = new LinkedHashMap<>();
     if (since < 0) {
-      all(cells(kitId), out);
+      all(cells.all(kitId), judging.rules(kitId), out);
     } else {
       out.put("made", log.since(since));
     }
@@ -239,31 +200,16 @@ class ProofService implements JobKind {
   public void run(JobRun run) throws IOException {
     long kitId = run.request().whole("kit");
     Made log = madeOf(kitId);
-    List<Cell> cells = cells(kitId);
-    Map<String, Readings> there = measured(cells);
-    List<Cell> missing = cells.stream().filter(c -> !there.containsKey(c.measured())).toList();
-    run.total(cells.size(), cells.size() - missing.size());
+    List<Cell> all = cells.all(kitId);
+    Map<String, Readings> there = measuring.there(all);
+    List<Cell> missing = all.stream().filter(c -> !there.containsKey(c.measured())).toList();
+    Judging.Rules rules = judging.rules(kitId);
+    run.total(all.size(), all.size() - missing.size());
     run.each(
         missing,
         true,
-        cell -> "%s on %s".formatted(cell.effect().name(), cell.photo().name()),
+        cell -> "%s on %s".formatted(cell.head().name(), cell.photo().name()),
         cell -> (long) Thumbnails.LONG_SIDE * Thumbnails.LONG_SIDE,
-        cell -> {
-          log.add(shown(cell, make(cell)));
-        });
-  }
-
-  /** Renders a cell and measures it against the plain photo. */
-  private Readings make(Cell cell) {
-    Picture finished = bench.proof(cell.effect().id(), cell.photo().id());
-    Plain plain =
-        plains.get(
-            cell.held(),
-            () ->
-                new Plain(
-                    photos.once(cell.photo(), Pair.LONG_SIDE), regions.named(cell.photo().id())));
-    Readings taken = Readings.of(new Pair(plain, finished));
-    readings.put(cell.measured(), taken);
-    return taken;
+        cell -> log.add(shown(cell, rules.judge(cell, measuring.make(cell)))));
   }
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import org.nineveils.document.Json;
 import org.nineveils.document.ReadingsJson;
 import org.nineveils.proof.Readings;
+import org.nineveils.proof.measure.Samples;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -24,6 +25,22 @@ class ReadingStore {
 
   private record Row(String key, String doc) {}
 
+  /** Colours of those of some names that are there. */
+  Map<String, Samples> colours(Collection<String> keys) {
+    Map<String, Samples> out = new HashMap<>();
+    List<String> all = List.copyOf(keys);
+    for (int from = 0; from < all.size(); from += AT_ONCE) {
+      List<String> some = all.subList(from, Math.min(all.size(), from + AT_ONCE));
+      db.sql("select key, colours from reading where key in (:keys)")
+          .param("keys", some)
+          .query(
+              row -> {
+                out.put(row.getString("key"), Samples.read(row.getBytes("colours")));
+              });
+    }
+    return out;
+  }
+
   /** Those of some names that are there. */
   Map<String, Readings> find(Collection<String> keys) {
     Map<String, Readings> out = new HashMap<>();
@@ -40,9 +57,9 @@ class ReadingStore {
     return out;
   }
 
-  void put(String key, Readings readings) {
-    db.sql("insert into reading (key, doc) values (?, ?) on conflict (key) do nothing")
-        .params(key, Json.write(ReadingsJson.format(readings)))
+  void put(String key, Readings readings, Samples colours) {
+    db.sql("insert into reading (key, doc, colours) values (?, ?, ?) on conflict (key) do nothing")
+        .params(key, Json.write(ReadingsJson.format(readings)), colours.bytes())
         .update();
   }
 }

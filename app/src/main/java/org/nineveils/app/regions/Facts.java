@@ -1,12 +1,13 @@
 package org.nineveils.app.regions;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.nineveils.proof.measure.PhotoFacts;
 import org.nineveils.proof.measure.SkinDepth;
 
 /** What a photo is, in words for its page: pairs of a name and what is said. */
-final class Facts {
+public final class Facts {
   /** Distance in a*, b* below which a cast is not worth a word. */
   private static final double FAINT = 1.5;
 
@@ -19,6 +20,22 @@ final class Facts {
         List.of("Near black", percent(facts.nearBlack())),
         List.of("Near white", percent(facts.nearWhite())),
         List.of("Neutral tones", cast(facts)));
+  }
+
+  /** The facts that matter most, in one line for lists. */
+  public static String line(PhotoFacts facts) {
+    List<String> parts = new ArrayList<>();
+    if (facts.skin() != null) {
+      parts.add(facts.depth().map(d -> d.word() + " skin").orElse("skin under a cast"));
+    } else if (facts.fur()) {
+      parts.add("fur");
+    }
+    parts.add(String.format(Locale.ROOT, "L* %.0f", facts.lightness()));
+    String cast = cast(facts);
+    if (cast.contains("towards")) {
+      parts.add(cast);
+    }
+    return String.join(" · ", parts);
   }
 
   private static String skin(PhotoFacts facts) {
@@ -36,6 +53,9 @@ final class Facts {
   }
 
   private static String percent(double share) {
+    if (share > 0 && share < 0.0005) {
+      return "less than 0.1 %";
+    }
     return String.format(
         Locale.ROOT, share < 0.0995 && share > 0 ? "%.1f %%" : "%.0f %%", share * 100);
   }

@@ -7,6 +7,7 @@ import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
+import org.nineveils.app.photos.Tags;
 import org.nineveils.app.render.Answers;
 import org.nineveils.app.render.StageRenderer;
 import org.nineveils.app.render.StageRequest;
@@ -45,13 +46,22 @@ import org.springframework.web.multipart.MultipartFile;
 @Controller
 class RegionController {
   private final RegionService regions;
+  private final WallFacts facts;
+  private final Tags tags;
   private final PhotoService photos;
   private final StageRenderer stage;
   private final Journal journal;
 
   RegionController(
-      RegionService regions, PhotoService photos, StageRenderer stage, Journal journal) {
+      RegionService regions,
+      WallFacts facts,
+      Tags tags,
+      PhotoService photos,
+      StageRenderer stage,
+      Journal journal) {
     this.regions = regions;
+    this.facts = facts;
+    this.tags = tags;
     this.photos = photos;
     this.stage = stage;
     this.journal = journal;
@@ -88,7 +98,9 @@ class RegionController {
         "held", RegionsJson.format(RegionService.parsed(row)),
         "painted", regions.counts(id),
         "shares", regions.shares(id),
-        "facts", Facts.words(regions.facts(id)),
+        "facts", Facts.words(facts.of(photos.get(id))),
+        "tags", tags.of(id),
+        "tagGroups", tags.groups(),
         "undo", Undo.of(journal, RegionService.scope(id)));
   }
 

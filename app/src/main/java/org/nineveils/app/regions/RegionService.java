@@ -22,8 +22,6 @@ import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.proof.measure.Pair;
-import org.nineveils.proof.measure.PhotoFacts;
-import org.nineveils.proof.measure.Plain;
 import org.nineveils.region.PhotoRegion;
 import org.nineveils.region.PhotoRegions;
 import org.springframework.stereotype.Service;
@@ -34,15 +32,12 @@ public class RegionService {
   /** Long side that areas are told at, pixels; proofs are measured at it too. */
   private static final int LONG_SIDE = Pair.LONG_SIDE;
 
-  private static final int BYTES_OF_FACTS = 200;
-
   private final RegionStore store;
   private final PhotoService photos;
   private final Journal journal;
   private final Blobs blobs;
   private final Shelf<String, Map<String, float[]>> covers;
   private final Shelf<String, Picture> greys;
-  private final Shelf<String, PhotoFacts> facts;
 
   RegionService(
       RegionStore store, PhotoService photos, Journal journal, Blobs blobs, Budget budget) {
@@ -50,7 +45,6 @@ public class RegionService {
     this.photos = photos;
     this.journal = journal;
     this.blobs = blobs;
-    this.facts = budget.shelf("facts of photos", f -> BYTES_OF_FACTS);
     this.greys = budget.shelf("pictures of regions", Weights::picture);
     this.covers =
         budget.shelf(
@@ -103,7 +97,11 @@ public class RegionService {
   }
 
   private String key(Photo photo, RegionStore.Row row) {
-    return photo.sha() + " " + row.doc() + " " + store.key(row.id());
+    return key(photo, row.doc(), store.key(row.id()));
+  }
+
+  static String key(Photo photo, String doc, String painted) {
+    return photo.sha() + " " + doc + " " + painted;
   }
 
   /** Where the regions of a photo lie at the size of proofs, by id; worked out once. */
@@ -133,14 +131,6 @@ public class RegionService {
     Map<String, float[]> out = new LinkedHashMap<>();
     regions(photoId).all().forEach(r -> out.put(r.name(), byId.get(r.id())));
     return out;
-  }
-
-  /** What the photo is, measured at the size of proofs. */
-  PhotoFacts facts(long photoId) {
-    Photo photo = photos.get(photoId);
-    return facts.get(
-        key(photo, row(photoId)),
-        () -> PhotoFacts.of(new Plain(photos.once(photo, LONG_SIDE), named(photoId))));
   }
 
   /** Share of the photo that each region takes, 0…1, by id. */

@@ -1,5 +1,8 @@
 package org.nineveils.app.regions;
 
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.paint.ParsedStrokes;
 import org.nineveils.app.paint.StrokeRows;
@@ -39,6 +42,31 @@ class RegionStore {
         .param(photoId)
         .query(Row.class)
         .optional();
+  }
+
+  /**
+   * What stands in a row, for lists.
+   *
+   * @param painted stands for the paint of the photo's regions
+   */
+  record Listed(long photoId, String doc, String painted) {}
+
+  /** Those of all photos, in two looks at the database. */
+  List<Listed> all() {
+    Map<Long, String> painted = new HashMap<>();
+    db.sql(
+            """
+            select regions_id, group_concat(veil || ':' || id, ',') as ids from (
+              select regions_id, veil, id from region_stroke
+              order by regions_id, veil, place, id)
+            group by regions_id""")
+        .query(
+            row -> {
+              painted.put(row.getLong("regions_id"), row.getString("ids"));
+            });
+    return db.sql("select id, photo_id, doc, rev from regions").query(Row.class).list().stream()
+        .map(row -> new Listed(row.photoId(), row.doc(), painted.getOrDefault(row.id(), "")))
+        .toList();
   }
 
   void addIfMissing(long photoId) {

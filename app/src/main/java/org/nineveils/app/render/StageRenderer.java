@@ -9,6 +9,7 @@ import org.nineveils.app.memory.Budget;
 import org.nineveils.app.memory.BudgetKeep;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
+import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.mask.Coverage;
 import org.nineveils.mask.Mask;
@@ -27,6 +28,7 @@ import org.nineveils.stack.Manner;
 import org.nineveils.stack.Preparations;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 
 /**
@@ -44,6 +46,7 @@ public class StageRenderer {
   private final Preparations preparations;
   private final Precedence precedence;
   private final Views views;
+  private final ObjectProvider<LiveReadings> live;
 
   StageRenderer(
       PhotoService photos,
@@ -51,7 +54,8 @@ public class StageRenderer {
       PlacedPictures shelf,
       Preparations preparations,
       Precedence precedence,
-      Budget budget) {
+      Budget budget,
+      ObjectProvider<LiveReadings> live) {
     this.photos = photos;
     this.thumbnails = thumbnails;
     this.shelf = shelf;
@@ -59,6 +63,7 @@ public class StageRenderer {
     this.preparations = preparations;
     this.precedence = precedence;
     this.views = new Views(budget);
+    this.live = live;
   }
 
   /**
@@ -111,6 +116,16 @@ public class StageRenderer {
       }
     }
     return photos.scaled(photo, longSide);
+  }
+
+  /** What is measured of a stack while it is edited: a packet without pixels. */
+  public byte[] livePacket(Photo photo, Stack stack, Fields wanted) {
+    Picture source = photos.once(photo, Thumbnails.LONG_SIDE);
+    Manner manner = new Manner(coverage, preparations, shelf, Cancel.NEVER, true);
+    Picture finished = precedence.list(() -> Renderer.render(source, source.area(), stack, manner));
+    Map<String, Object> head = Json.object("width", 0, "height", 0);
+    head.putAll(live.getObject().of(photo, finished, wanted));
+    return packet(head, 0);
   }
 
   /** Where a veil covers: a packet whose alpha is the coverage. */

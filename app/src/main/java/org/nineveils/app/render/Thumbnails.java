@@ -1,12 +1,14 @@
 package org.nineveils.app.render;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
 import org.nineveils.app.data.PictureCache;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.mask.Paint;
+import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.release.Checksums;
@@ -81,20 +83,40 @@ public class Thumbnails {
   }
 
   /**
-   * The picture that the small one is made from, with which the small one is kept besides: rendered
-   * once for both.
+   * The same before it is a JPEG, for whoever measures in it.
+   *
+   * @param opacity of the effect, 0…1
    */
-  public Picture proof(
-      Photo photo, String effectKey, Effect effect, String paintKey, Map<String, Paint> paint) {
-    Picture made =
-        precedence.list(() -> render(photo, effect, paint, LONG_SIDE, exact.quick(true)));
-    cache.get(key(photo, effectKey, paintKey), () -> PictureWriter.jpeg(made, QUALITY));
-    return made;
+  public Picture proof(Photo photo, Effect effect, Map<String, Paint> paint, double opacity) {
+    return precedence.list(
+        () -> render(photo, Bundle.of(effect, paint, opacity), LONG_SIDE, exact.quick(true)));
+  }
+
+  /** The small picture of a proof by its name, made and kept unless it was before. */
+  public byte[] keep(String key, Supplier<Picture> make) {
+    return cache.get(key, () -> PictureWriter.jpeg(make.get(), QUALITY));
+  }
+
+  /** A picture that is looked at once, as a small one. */
+  public static byte[] once(Picture made) {
+    return PictureWriter.jpeg(made, QUALITY);
+  }
+
+  /** Photos with two or more effects over one another, at the size of proofs. */
+  public Picture worn(Photo photo, List<Bundle> bundles) {
+    Picture source = photos.once(photo, LONG_SIDE);
+    Stack stack = new Stack(bundles);
+    return precedence.list(() -> Renderer.render(source, source.area(), stack, exact.quick(true)));
+  }
+
+  /** A part of a photo, exactly. */
+  public Picture part(Picture source, Area area, Bundle bundle) {
+    return precedence.list(() -> Renderer.render(source, area, Stack.of(bundle), exact));
   }
 
   private byte[] jpeg(Photo photo, Effect effect, Map<String, Paint> paint) {
-    Picture small = render(photo, effect, paint, LONG_SIDE, exact.quick(true));
-    return PictureWriter.jpeg(small, QUALITY);
+    Bundle bundle = Bundle.of(effect, paint);
+    return PictureWriter.jpeg(render(photo, bundle, LONG_SIDE, exact.quick(true)), QUALITY);
   }
 
   /** Whether the small picture of that name was made before. */
@@ -115,13 +137,11 @@ public class Thumbnails {
 
   /** The photo through an effect, exactly, as a picture of at most that long side. */
   public Picture render(Photo photo, Effect effect, Map<String, Paint> paint, int longSide) {
-    return render(photo, effect, paint, longSide, exact);
+    return render(photo, Bundle.of(effect, paint), longSide, exact);
   }
 
-  private Picture render(
-      Photo photo, Effect effect, Map<String, Paint> paint, int longSide, Manner manner) {
-    Stack stack = Stack.of(Bundle.of(effect, paint, 1));
+  private Picture render(Photo photo, Bundle bundle, int longSide, Manner manner) {
     Picture source = photos.once(photo, longSide);
-    return Renderer.render(source, source.area(), stack, manner);
+    return Renderer.render(source, source.area(), Stack.of(bundle), manner);
   }
 }

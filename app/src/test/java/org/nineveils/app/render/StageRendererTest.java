@@ -52,7 +52,13 @@ class StageRendererTest {
 
   private static StageRenderer stage(PhotoService photos, Thumbnails thumbnails) {
     return new StageRenderer(
-        photos, thumbnails, null, new Preparations(), new Precedence(), new Budget(1_000_000));
+        photos,
+        thumbnails,
+        null,
+        new Preparations(),
+        new Precedence(),
+        new Budget(1_000_000),
+        null);
   }
 
   /** The first picture of a photo does not wait for its file to be decoded. */

@@ -18,6 +18,11 @@ final class ChannelsClipped implements Measure {
   }
 
   @Override
+  public String word() {
+    return "clipped";
+  }
+
+  @Override
   public String unit() {
     return "%";
   }

@@ -30,7 +30,7 @@ final class Halo implements Measure {
 
   @Override
   public String unit() {
-    return "% of white";
+    return "%";
   }
 
   @Override

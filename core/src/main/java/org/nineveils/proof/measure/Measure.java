@@ -1,5 +1,7 @@
 package org.nineveils.proof.measure;
 
+import java.util.Locale;
+
 /** One number of a proof. A measure is one file and one line in {@link Measures}. */
 public interface Measure {
   /** Which way is bad. */
@@ -15,6 +17,11 @@ public interface Measure {
 
   /** Name on screens. */
   String label();
+
+  /** The same in the few letters that there are at the foot of a picture. */
+  default String word() {
+    return label().toLowerCase(Locale.ROOT);
+  }
 
   /** What it counts. */
   String unit();

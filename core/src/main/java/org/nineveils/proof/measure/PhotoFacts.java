@@ -9,6 +9,7 @@ import org.nineveils.region.Regions;
  * What a plain photo is, as measured.
  *
  * @param skin median colour of the skin; null where none is marked
+ * @param fur whether fur is marked
  * @param lightness median L* of the photo
  * @param nearBlack share of pixels of which all channels lie in the lowest eight of 256 codes, 0…1
  * @param nearWhite share of those in the topmost eight
@@ -16,7 +17,10 @@ import org.nineveils.region.Regions;
  *     hardly any
  */
 public record PhotoFacts(
-    Lab skin, double lightness, double nearBlack, double nearWhite, Lab neutral) {
+    Lab skin, boolean fur, double lightness, double nearBlack, double nearWhite, Lab neutral) {
+  /** Counted up whenever other facts are found than before: kept ones are then stale. */
+  public static final int BUILD = 1;
+
   /** Hues of skin in light without a cast, degrees; of the test photos' 41 to 71. */
   private static final double LEAST_HUE = 25;
 
@@ -39,6 +43,7 @@ public record PhotoFacts(
     double pixels = all.length;
     return new PhotoFacts(
         skin,
+        plain.members(Regions.FUR).isPresent(),
         Medians.of(lab, all).l(),
         count(p, -1, BLACK) / pixels,
         count(p, WHITE, 2) / pixels,
@@ -77,6 +82,19 @@ public record PhotoFacts(
    */
   public Optional<SkinDepth> depth() {
     return skin == null || hasCast() ? Optional.empty() : Optional.of(SkinDepth.of(skin));
+  }
+
+  /**
+   * The facts as a point, by which photos are told apart: lightness, skin and neutral tones in
+   * units of L*a*b*, shares near black and white in per cent. Where there is no skin it is taken to
+   * be of the photo's own lightness, without colour.
+   */
+  public double[] point() {
+    Lab tone = skin == null ? new Lab(lightness, 0, 0) : skin;
+    Lab grey = neutral == null ? new Lab(0, 0, 0) : neutral;
+    return new double[] {
+      lightness, tone.l(), tone.a(), tone.b(), grey.a(), grey.b(), 100 * nearBlack, 100 * nearWhite
+    };
   }
 
   /** Whether the skin's hue tells of a colour cast. */

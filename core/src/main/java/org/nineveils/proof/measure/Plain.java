@@ -2,6 +2,8 @@ package org.nineveils.proof.measure;
 
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.IntStream;
 import org.nineveils.picture.Picture;
 
 /**
@@ -41,6 +43,16 @@ public final class Plain {
     return 20L * Float.BYTES * seen.picture().area().pixels();
   }
 
+  /** The plain photo. */
+  public Picture picture() {
+    return seen.picture();
+  }
+
+  /** Coverage of every pixel by name of the region. */
+  public Map<String, float[]> regions() {
+    return regions;
+  }
+
   Seen seen() {
     return seen;
   }
@@ -51,6 +63,35 @@ public final class Plain {
    */
   Optional<boolean[]> members(String region) {
     return seen.once("members of " + region, () -> counted(region));
+  }
+
+  /** Places that stand for the whole picture, under the empty name, and for each region. */
+  Map<String, int[]> places() {
+    return seen.once(
+        "places",
+        () -> {
+          Map<String, int[]> out = new TreeMap<>();
+          members("").ifPresent(in -> out.put("", spread(in, Samples.WHOLE)));
+          for (String region : regions.keySet()) {
+            members(region).ifPresent(in -> out.put(region, spread(in, Samples.OF_REGION)));
+          }
+          return out;
+        });
+  }
+
+  /**
+   * Some of the members, as evenly as a golden step through them is; all of them where there are
+   * fewer.
+   */
+  private static int[] spread(boolean[] in, int wanted) {
+    int[] all = IntStream.range(0, in.length).filter(i -> in[i]).toArray();
+    int n = Math.min(wanted, all.length);
+    double step = all.length * (Math.sqrt(5) - 1) / 2;
+    // Multiples of the golden section fall evenly wherever one stops (Weyl's sequence).
+    return IntStream.range(0, n)
+        .map(i -> all[(int) ((i + 0.5) * step % all.length)])
+        .sorted()
+        .toArray();
   }
 
   private Optional<boolean[]> counted(String region) {

@@ -16,6 +16,11 @@ final class SkinChanged extends OfSkin {
   }
 
   @Override
+  public String word() {
+    return "skin";
+  }
+
+  @Override
   public String unit() {
     return "ΔE00";
   }

@@ -1,0 +1,126 @@
+package org.nineveils.app.proofs;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Predicate;
+import org.nineveils.app.bench.BenchService;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.kits.EffectService;
+import org.nineveils.app.kits.KitService;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.photos.Side;
+import org.nineveils.app.photos.Tags;
+import org.nineveils.app.regions.WallFacts;
+import org.nineveils.app.render.Thumbnails;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Json;
+import org.nineveils.proof.OnRegions;
+import org.nineveils.veil.Effect;
+import org.springframework.stereotype.Component;
+
+/** The cells of a kit's sheet as kit and wall are now. */
+@Component
+class Cells {
+  private final KitService kits;
+  private final EffectService effects;
+  private final BenchService bench;
+  private final PhotoService photos;
+  private final Tags tags;
+  private final WallFacts regions;
+  private final Thumbnails thumbnails;
+
+  Cells(
+      KitService kits,
+      EffectService effects,
+      BenchService bench,
+      PhotoService photos,
+      Tags tags,
+      WallFacts regions,
+      Thumbnails thumbnails) {
+    this.kits = kits;
+    this.effects = effects;
+    this.bench = bench;
+    this.photos = photos;
+    this.tags = tags;
+    this.regions = regions;
+    this.thumbnails = thumbnails;
+  }
+
+  private record Column(Rows.Head head, Effect effect, String key) {}
+
+  /** All of a kit, photo by photo. */
+  List<Cell> all(long kitId) {
+    return of(kitId, head -> true, photos.all(Side.WALL));
+  }
+
+  /** Those of one effect. */
+  List<Cell> column(long effectId) {
+    long kitId = effects.get(effectId).kitId();
+    return of(kitId, head -> head.id() == effectId, photos.all(Side.WALL));
+  }
+
+  /**
+   * One cell.
+   *
+   * @throws NotFound with a sentence if there is no such effect or photo
+   */
+  Cell one(long effectId, long photoId) {
+    long kitId = effects.get(effectId).kitId();
+    Photo photo = photos.get(photoId);
+    return of(kitId, head -> head.id() == effectId, List.of(photo)).stream()
+        .findFirst()
+        .orElseThrow(() -> new NotFound("This effect is no longer here."));
+  }
+
+  private List<Cell> of(long kitId, Predicate<Rows.Head> wanted, List<Photo> wall) {
+    List<Column> columns = columns(kitId, wanted);
+    Map<Long, Map<Long, String>> paint = bench.paintKeys(kitId);
+    Map<Long, Map<Long, Set<String>>> painted = bench.paintedInKit(kitId);
+    Map<Long, List<String>> tagged = tags.all();
+    Map<Long, WallFacts.Held> held = regions.held(wall);
+    List<Cell> cells = new ArrayList<>();
+    for (Photo photo : wall) {
+      WallFacts.Held here = held.get(photo.id());
+      String holds = Thumbnails.effectKey(photo.sha() + here.key());
+      for (Column column : columns) {
+        long id = column.head().id();
+        Set<String> veils = painted.getOrDefault(id, Map.of()).getOrDefault(photo.id(), Set.of());
+        OnRegions on = OnRegions.of(column.effect(), veils, here.names());
+        String strokes = paint.getOrDefault(id, Map.of()).getOrDefault(photo.id(), "");
+        // Where regions stand for paint the picture changes with them.
+        String brushed = on.acts().isEmpty() ? strokes : strokes + " on " + holds;
+        String key = thumbnails.key(photo, column.key(), brushed);
+        var standing = new Judging.Standing(tagged.getOrDefault(photo.id(), List.of()), on);
+        cells.add(new Cell(column.head(), photo, column.effect(), standing, strokes, key, holds));
+      }
+    }
+    return cells;
+  }
+
+  private List<Column> columns(long kitId, Predicate<Rows.Head> wanted) {
+    Map<Long, String> docs = effects.docs(kitId);
+    List<Column> columns = new ArrayList<>();
+    for (Rows.FilledSection section : kits.filled(kitId)) {
+      for (Rows.Head head : section.effects()) {
+        String doc = docs.get(head.id());
+        if (doc != null && wanted.test(head)) {
+          Effect effect = EffectJson.parse(Json.read(doc, "“%s”".formatted(head.name())));
+          columns.add(new Column(head, effect, Thumbnails.effectKey(doc)));
+        }
+      }
+    }
+    return columns;
+  }
+
+  /** Cells by effect, each with its photos in order. */
+  static Map<Long, List<Cell>> byEffect(List<Cell> cells) {
+    Map<Long, List<Cell>> out = new LinkedHashMap<>();
+    cells.forEach(c -> out.computeIfAbsent(c.head().id(), e -> new ArrayList<>()).add(c));
+    return out;
+  }
+}

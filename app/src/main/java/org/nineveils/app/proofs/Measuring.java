@@ -1,0 +1,190 @@
+package org.nineveils.app.proofs;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.bench.BenchService;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Shelf;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.regions.RegionService;
+import org.nineveils.app.regions.WallFacts;
+import org.nineveils.app.render.Thumbnails;
+import org.nineveils.mask.Guard;
+import org.nineveils.mask.Paint;
+import org.nineveils.picture.Picture;
+import org.nineveils.proof.Mixed;
+import org.nineveils.proof.OnRegions;
+import org.nineveils.proof.Readings;
+import org.nineveils.proof.measure.Pair;
+import org.nineveils.proof.measure.Plain;
+import org.nineveils.proof.measure.Samples;
+import org.nineveils.region.Regions;
+import org.nineveils.stack.Bundle;
+import org.nineveils.veil.Effect;
+import org.springframework.stereotype.Component;
+
+/** Renders proofs and measures them; what was measured is kept by what it depends on. */
+@Component
+class Measuring {
+  private final BenchService bench;
+  private final PhotoService photos;
+  private final RegionService regions;
+  private final WallFacts facts;
+  private final Thumbnails thumbnails;
+  private final ReadingStore readings;
+  private final Shelf<String, Plain> plains;
+
+  Measuring(
+      BenchService bench,
+      PhotoService photos,
+      RegionService regions,
+      WallFacts facts,
+      Thumbnails thumbnails,
+      ReadingStore readings,
+      Budget budget) {
+    this.bench = bench;
+    this.photos = photos;
+    this.regions = regions;
+    this.facts = facts;
+    this.thumbnails = thumbnails;
+    this.readings = readings;
+    this.plains = budget.shelf("photos that are measured against", Plain::bytes);
+  }
+
+  /** What was measured of cells, by their names; those of which the picture is kept as well. */
+  Map<String, Readings> there(List<Cell> cells) {
+    Map<String, Readings> out = readings.find(cells.stream().map(Cell::measured).toList());
+    cells.stream().filter(c -> !thumbnails.isKept(c.key())).forEach(c -> out.remove(c.measured()));
+    return out;
+  }
+
+  /** The colours of cells that were measured, by their names. */
+  Map<String, Samples> colours(List<Cell> cells) {
+    return readings.colours(cells.stream().map(Cell::measured).toList());
+  }
+
+  /** The photo of a cell with its regions, as it is measured against. */
+  Plain plain(Cell cell) {
+    return plain(cell.photo(), cell.held());
+  }
+
+  /** The picture of effects over one another, the first nearest to the photo that all are on. */
+  Picture worn(List<Cell> some) {
+    return thumbnails.worn(some.get(0).photo(), some.stream().map(this::bundle).toList());
+  }
+
+  private Bundle bundle(Cell cell) {
+    Tried tried = tried(cell);
+    return Bundle.of(tried.dressed(cell.effect()), tried.paint());
+  }
+
+  /**
+   * A photo that is edited, as it is measured against; where nobody marked its skin, that is found
+   * by its colours.
+   */
+  Plain live(Photo photo) {
+    String held = facts.held(List.of(photo)).get(photo.id()).key();
+    return plains.get(
+        "live " + held,
+        () -> {
+          Picture picture = photos.once(photo, Pair.LONG_SIDE);
+          Map<String, float[]> all =
+              new HashMap<>(photo.isOnWall() ? regions.named(photo.id()) : Map.of());
+          all.computeIfAbsent(Regions.SKIN, name -> Guard.skinOf(picture));
+          return new Plain(picture, all);
+        });
+  }
+
+  private Plain plain(Photo photo, String held) {
+    return plains.get(
+        held, () -> new Plain(photos.once(photo, Pair.LONG_SIDE), regions.named(photo.id())));
+  }
+
+  /**
+   * Renders a cell, measures it and keeps both; where somebody painted meanwhile nothing is kept,
+   * since it is another cell by now.
+   */
+  Readings make(Cell cell) {
+    Tried tried = tried(cell);
+    Picture finished = tried.picture(cell.effect(), cell.effect().start());
+    Readings taken = Readings.of(new Pair(tried.plain(), finished));
+    if (bench.paintKey(cell.head().id(), cell.photo().id()).equals(cell.painted())) {
+      thumbnails.keep(cell.key(), () -> finished);
+      readings.put(cell.measured(), taken, Samples.of(tried.plain(), finished));
+    }
+    return taken;
+  }
+
+  /** What was measured of a cell, now if it was not before. */
+  Readings readings(Cell cell) {
+    Readings found = there(List.of(cell)).get(cell.measured());
+    return found == null ? make(cell) : found;
+  }
+
+  /** The picture of a cell as a JPEG. */
+  byte[] jpeg(Cell cell) {
+    if (!thumbnails.isKept(cell.key())) {
+      make(cell);
+    }
+    return thumbnails.keep(
+        cell.key(), () -> tried(cell).picture(cell.effect(), cell.effect().start()));
+  }
+
+  /** Makes a photo ready to try changes of an effect on it. */
+  Tried tried(Cell cell) {
+    return new Tried(plain(cell), bench.paint(cell.head().id(), cell.photo().id()), cell.photo());
+  }
+
+  /** A photo on which an effect, or what it may become, is tried. */
+  final class Tried {
+    private final Plain plain;
+    private final Map<String, Paint> paint;
+    private final Photo photo;
+    private final Map<Effect, Picture> whole = new HashMap<>();
+
+    private Tried(Plain plain, Map<String, Paint> paint, Photo photo) {
+      this.plain = plain;
+      this.paint = paint;
+      this.photo = photo;
+    }
+
+    Plain plain() {
+      return plain;
+    }
+
+    Photo photo() {
+      return photo;
+    }
+
+    /** What was painted on it, by id of veil. */
+    Map<String, Paint> paint() {
+      return paint;
+    }
+
+    /** An effect with its brush-on veils on the photo's regions. */
+    Effect dressed(Effect effect) {
+      return OnRegions.dressed(effect, paint, plain.regions(), plain.picture());
+    }
+
+    /** The picture that an effect makes. */
+    Picture picture(Effect effect, double opacity) {
+      return thumbnails.proof(photo, dressed(effect), paint, opacity);
+    }
+
+    /** What is measured of an effect as it goes on. */
+    Readings measured(Effect effect) {
+      return measured(effect, effect.start());
+    }
+
+    /**
+     * What is measured of an effect at an opacity. It is rendered once for all opacities: a bundle
+     * is mixed with what is below by its opacity.
+     */
+    synchronized Readings measured(Effect effect, double opacity) {
+      Picture full = whole.computeIfAbsent(effect, e -> picture(e, 1));
+      return Readings.of(new Pair(plain, Mixed.of(plain.picture(), full, opacity)));
+    }
+  }
+}
