@@ -3,7 +3,7 @@ import assert from "node:assert/strict";
 import { farthest, matches, tally, verdictWords } from "../../main/resources/static/js/proofs/verdicts.js";
 import { added, asRegion, changed, foundBy, free, regionOf, share, without, words } from "../../main/resources/static/js/regions/held.js";
 
-const measures = new Map([["blown", { label: "Newly blown", unit: "%" }]]);
+const measures = new Map([["blown", { label: "Newly blown", word: "newly blown", unit: "%" }]]);
 const verdict = (state, value = 1.234) => ({ state, measure: "blown", value });
 
 test("a verdict is a word and a number, nothing where it is within", () => {
@@ -12,6 +12,9 @@ test("a verdict is a word and a number, nothing where it is within", () => {
   assert.equal(verdictWords(verdict("over", 43.6), measures), "over · newly blown 44 %");
   assert.equal(verdictWords(verdict("within"), measures), "");
   assert.equal(verdictWords(verdict("not judged"), measures), "not judged");
+  assert.equal(verdictWords({ state: "not judged", words: "made for pet" }, measures), "made for pet");
+  assert.equal(verdictWords({ ...verdict("over, accepted", 3), words: "a silhouette" }, measures), "over, accepted · newly blown 3 %: a silhouette");
+  assert.equal(verdictWords({ state: "within", words: "no lips here" }, measures), "no lips here");
 });
 
 test("what is over is also among what is near or over", () => {
@@ -20,8 +23,8 @@ test("what is over is also among what is near or over", () => {
   assert.deepEqual(states.map((v) => matches("over", v)), [false, false, true, false]);
   assert.ok(states.every((v) => matches("all", v)));
   assert.equal(matches("over", undefined), false);
-  assert.deepEqual(tally(states), { bad: 2, words: "1 over, 1 near" });
-  assert.deepEqual(tally([verdict("within")]), { bad: 0, words: "" });
+  assert.deepEqual(tally(states), { counts: { over: 1, near: 1 }, words: "1 over, 1 near" });
+  assert.deepEqual(tally([verdict("within")]), { counts: { over: 0, near: 0 }, words: "" });
 });
 
 test("what went farthest comes first, what is within never", () => {

@@ -12,8 +12,9 @@ export const toggled = (tags, tag) => (tags.includes(tag) ? tags.filter((t) => t
 
 /** The effect going on at a share, 0…1; all of it is not written down. */
 export function startingAt(effect, share) {
-  const { start: _, ...rest } = effect;
-  return share >= 1 ? rest : { ...rest, start: share };
+  const next = { ...effect, start: share };
+  if (share >= 1) delete next.start;
+  return next;
 }
 
 export class Words {

@@ -6,7 +6,7 @@ import { say, sayFault } from "../web/say.js";
 import { spread } from "./spread.js";
 
 const SIZE = { width: 96, height: 92 };
-const LEAST = 76;
+const LEAST = 58;
 
 export class Alike {
   /**
@@ -43,7 +43,7 @@ export class Alike {
   }
 
   #near() {
-    return this.answer.pairs.filter(([, , mean]) => mean < this.bound);
+    return this.answer.pairs.filter(([, , mean, most]) => mean < this.bound && most < 2 * this.bound);
   }
 
   #draw() {
@@ -51,7 +51,7 @@ export class Alike {
     this.find("of").textContent = `ΔE ${this.bound.toFixed(1)}`;
     this.find("missing").textContent = there < total ? `${total - there} proofs are not rendered yet; they say nothing here.` : "";
     const room = { width: this.map.clientWidth, height: this.map.clientHeight };
-    const scale = Math.max(LEAST / SIZE.width, Math.min(1.25, Math.sqrt((room.width * room.height) / (effects.length * SIZE.width * SIZE.height * 2.6))));
+    const scale = Math.max(LEAST / SIZE.width, Math.min(1.1, Math.sqrt((room.width * room.height) / (effects.length * SIZE.width * SIZE.height * 4))));
     const size = { width: Math.round(SIZE.width * scale), height: Math.round(SIZE.height * scale) };
     const at = spread(effects.map(([, , x, y]) => [x, y]), room, { width: size.width + 8, height: size.height + 8 });
     const places = new Map(effects.map(([id], i) => [id, at[i]]));

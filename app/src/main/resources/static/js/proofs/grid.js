@@ -181,7 +181,7 @@ export class Grid {
     element.classList.toggle("is-open", key === this.opened);
     element.classList.toggle("is-aside", cell?.state === "not judged");
     const line = cell && verdictLine(cell, this.measures);
-    const said = line?.textContent ?? (cell ? "within" : "not rendered yet");
+    const said = cell?.state === "not judged" ? `not judged, ${line.textContent}` : (line?.textContent ?? (cell ? "within" : "not rendered yet"));
     element.setAttribute("aria-label", `${column.name} on ${photo.name}: ${said}`);
     if (!cell) return element.replaceChildren();
     if (values) return this.#number(element, values.get(key), line);

@@ -25,7 +25,8 @@ const cellOf = ([, , state, measure, value, share, words]) => ({ state, measure,
 /** The sheet after an answer: at first all that is there, then what is new. */
 export function taken(sheet, answer) {
   const cells = answer.rows ? there(sheet, new Map(answer.rows)) : new Map(sheet.cells);
-  let { done, total } = answer.rows ? answer : sheet;
+  const { total } = answer.rows ? answer : sheet;
+  let { done } = answer.rows ? answer : sheet;
   for (const mark of answer.marks ?? answer.made ?? []) {
     const key = keyOf(mark[0], mark[1]);
     const before = cells.get(key);
@@ -91,6 +92,8 @@ export function layout(sheet) {
     rows = rows.filter((p) => columns.some((e) => meets(e, p)));
     columns = some;
   }
+  const judged = (p) => columns.some((e) => cells.get(keyOf(e.id, p.id))?.state !== "not judged");
+  rows = [...rows.filter(judged), ...rows.filter((p) => !judged(p))]; // what is not judged at all comes last
   if (look.order === "worst") {
     const worst = (list) => Math.max(0, ...list);
     const ofColumn = new Map(columns.map((e) => [e.id, worst(rows.map((p) => weight(cells.get(keyOf(e.id, p.id)))))]));

@@ -32,7 +32,7 @@ function start() {
   const card = new Card(find("card"), names, { changed: remake, judged: again, close: closeAside });
   const column = new Column(find("column"), names, measures, { changed: remake, close: closeAside });
   const alike = new Alike(find("alike"), page, data, { undone });
-  const together = new Together(find("together"), data.kit, names, measures);
+  new Together(find("together"), data.kit, names, measures);
   const changed = new Changed(find("changed"), data.kit, names, measures, { open: openCard, undone });
   new LimitsPanel(page, data, { judged: (answer) => { takeIn(answer); undone("The limits count from now on."); } });
   let view = "sheet";

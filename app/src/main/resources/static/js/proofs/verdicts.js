@@ -12,7 +12,7 @@ export function valueWords(value, unit) {
 /** The words of a verdict; empty for what is within, unless something else is said of it. */
 export function verdictWords({ state, measure, value, words = "" }, measures) {
   if (state === "within") return words;
-  if (state === "not judged") return words ? `${state}: ${words}` : state;
+  if (state === "not judged") return words || state;
   const { word, unit } = measures.get(measure);
   const said = `${state} · ${word} ${valueWords(value, unit)}`;
   return state === "over, accepted" && words ? `${said}: ${words}` : said;

@@ -99,7 +99,7 @@ public record Finder(List<Point> curve, double at) {
       }
     }
     while (!Double.isNaN(bad) && Math.abs(bad - good) > precision * 1.0000001) {
-      double middle = precision * Math.rint((good + bad) / 2 / precision);
+      double middle = rounded((good + bad) / 2, precision);
       if (middle == good || middle == bad) {
         break;
       }
@@ -110,5 +110,10 @@ public record Finder(List<Point> curve, double at) {
       }
     }
     return new Finder(curve, good);
+  }
+
+  /** To the precision, and to what is written of it: 0.94 and not a little more. */
+  private static double rounded(double value, double precision) {
+    return Math.rint(Math.rint(value / precision) * precision * 1e9) / 1e9;
   }
 }

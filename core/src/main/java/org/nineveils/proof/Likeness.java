@@ -44,8 +44,9 @@ public record Likeness(List<Pair> pairs) {
   }
 
   /**
-   * Compares all with all. Where neither covers more than regions they are compared on those alone:
-   * a brush-on effect is not like another because most of the picture is left by both. A photo on
+   * Compares all with all. Regions that a brush-on effect covers are compared on their own, and the
+   * whole picture where one of the two covers more than regions; what differs more counts: a
+   * brush-on effect is not like another because most of the picture is left by both. A photo on
    * which one of them cannot be seen says nothing.
    *
    * @param looks by effect, then by photo; null where there is no proof
@@ -76,7 +77,7 @@ public record Likeness(List<Pair> pairs) {
       if (left == null || right == null || left.on().isHidden() || right.on().isHidden()) {
         continue;
       }
-      double d = left.colours().difference(right.colours(), acting(left.on(), right.on()));
+      double d = apart(left, right);
       if (Double.isNaN(d)) {
         continue;
       }
@@ -90,20 +91,25 @@ public record Likeness(List<Pair> pairs) {
     return new Pair(one, two, sum / seen, most, where);
   }
 
-  /** Regions on which at least one of the two acts; none where one acts on the whole picture. */
-  private static Set<String> acting(OnRegions one, OnRegions two) {
-    Set<String> both = new HashSet<>();
-    if (!one.everywhere() && !two.everywhere()) {
-      both.addAll(one.acts());
-      both.addAll(two.acts());
-    }
-    return both;
+  /** How far two lie apart on a photo; NaN where they have no place in common. */
+  private static double apart(Look one, Look two) {
+    Set<String> regions = new HashSet<>(one.on().acts());
+    regions.addAll(two.on().acts());
+    boolean whole = one.on().everywhere() || two.on().everywhere();
+    double there =
+        regions.isEmpty() ? Double.NaN : one.colours().difference(two.colours(), regions);
+    double all = whole ? one.colours().difference(two.colours(), Set.of()) : Double.NaN;
+    return Double.isNaN(there) ? all : Double.isNaN(all) ? there : Math.max(there, all);
   }
 
-  /** Pairs nearer to one another than a bound, the nearest first. */
+  /**
+   * Pairs that can hardly be told apart, the nearest first: nearer to one another than a bound on
+   * the mean, and on no photo farther than twice as much. One that does something on a single photo
+   * is not like one that never does.
+   */
   public List<Pair> below(double bound) {
     return pairs.stream()
-        .filter(p -> p.isKnown() && p.mean() < bound)
+        .filter(p -> p.isKnown() && p.mean() < bound && p.most() < 2 * bound)
         .sorted(Comparator.comparingDouble(Pair::mean))
         .toList();
   }

@@ -16,6 +16,7 @@ import org.nineveils.app.kits.KitService;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.photos.Tags;
+import org.nineveils.app.proofs.Judging;
 import org.nineveils.app.regions.RegionService;
 import org.nineveils.app.swatches.Swatches;
 import org.nineveils.app.undo.Journal;
@@ -23,6 +24,7 @@ import org.nineveils.app.undo.Save;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
+import org.nineveils.document.LimitsJson;
 import org.nineveils.document.PaintJson;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.region.Regions;
@@ -47,6 +49,7 @@ class DemoLoader implements SmartInitializingSingleton {
   private final BenchService bench;
   private final CollectionService collections;
   private final Swatches swatches;
+  private final Judging judging;
 
   DemoLoader(
       @Value("${nineveils.demo}") String folder,
@@ -58,7 +61,8 @@ class DemoLoader implements SmartInitializingSingleton {
       EffectService effects,
       BenchService bench,
       CollectionService collections,
-      Swatches swatches) {
+      Swatches swatches,
+      Judging judging) {
     this.folder = folder.isEmpty() ? null : Path.of(folder);
     this.journal = journal;
     this.photos = photos;
@@ -69,6 +73,7 @@ class DemoLoader implements SmartInitializingSingleton {
     this.bench = bench;
     this.collections = collections;
     this.swatches = swatches;
+    this.judging = judging;
   }
 
   /** Before the web server listens, so that nobody sees half of it. */
@@ -124,6 +129,9 @@ class DemoLoader implements SmartInitializingSingleton {
 
   private Void addSection(long kit, Fields f, Map<String, Long> photoIds) {
     long id = kits.addSection(kit, f.text("name"), StackingRule.ofId(f.text("rule")));
+    if (f.has("limits")) {
+      judging.setLimits(kit, id, LimitsJson.parse(f.object("limits")), "limits");
+    }
     f.objects("effects", effect -> addEffect(id, effect, photoIds));
     return null;
   }
@@ -132,6 +140,9 @@ class DemoLoader implements SmartInitializingSingleton {
     long id = effects.add(section, f.text("name"), EffectJson.parse(f.object("effect")));
     if (f.flag("favourite", false)) {
       effects.favour(id, true);
+    }
+    if (f.has("accepted")) {
+      f.objects("accepted", a -> accept(id, a, photoIds));
     }
     Fields paint = f.object("paint");
     for (String photo : paint.names()) {
@@ -142,6 +153,12 @@ class DemoLoader implements SmartInitializingSingleton {
                       .strokes()
                       .forEach(stroke -> bench.addStroke(id, photoIds.get(photo), veil, stroke)));
     }
+    return null;
+  }
+
+  private Void accept(long effect, Fields f, Map<String, Long> photoIds) {
+    Long photo = f.has("photo") ? photoIds.get(f.text("photo")) : null;
+    judging.accept(effect, photo, f.text("measure"), f.text("reason"));
     return null;
   }
 

@@ -21,11 +21,15 @@ import org.springframework.stereotype.Service;
 /** Which effects look alike, from the proofs that are there. */
 @Service
 class AlikeService {
-  /** Pairs nearer than this are told of, mean ΔE00. */
+  /** Pairs nearer than this are told of at first, mean ΔE00. */
   static final double BOUND = 2;
+
+  /** The farthest that the page can be asked for. */
+  private static final double FARTHEST = 4;
 
   private final Cells cells;
   private final Measuring measuring;
+  private final Judging judging;
   private final EffectService effects;
   private final WantedStore wanted;
   private final Journal journal;
@@ -33,11 +37,13 @@ class AlikeService {
   AlikeService(
       Cells cells,
       Measuring measuring,
+      Judging judging,
       EffectService effects,
       WantedStore wanted,
       Journal journal) {
     this.cells = cells;
     this.measuring = measuring;
+    this.judging = judging;
     this.effects = effects;
     this.wanted = wanted;
     this.journal = journal;
@@ -55,8 +61,9 @@ class AlikeService {
     }
     List<Cell> flat = columns.values().stream().flatMap(List::stream).toList();
     Map<String, Samples> colours = measuring.colours(flat);
+    Judging.Rules rules = judging.rules(kitId);
     List<List<Likeness.Look>> looks = new ArrayList<>();
-    columns.values().forEach(column -> looks.add(looks(column, colours)));
+    columns.values().forEach(column -> looks.add(looks(column, colours, rules)));
     if (looks.isEmpty()) {
       return Json.object("effects", List.of(), "pairs", List.of(), "bound", BOUND);
     }
@@ -71,7 +78,7 @@ class AlikeService {
     }
     Set<WantedStore.Two> both = new HashSet<>(wanted.all());
     List<Object> pairs = new ArrayList<>();
-    for (Likeness.Pair p : likeness.below(2 * BOUND)) {
+    for (Likeness.Pair p : likeness.below(FARTHEST)) {
       long one = ids.get(p.one());
       long two = ids.get(p.two());
       long photo = columns.get(one).get(p.photo()).photo().id();
@@ -87,11 +94,14 @@ class AlikeService {
         "total", flat.size());
   }
 
-  private static List<Likeness.Look> looks(List<Cell> column, Map<String, Samples> colours) {
+  /** On photos that the effect is not made for it is like nothing. */
+  private static List<Likeness.Look> looks(
+      List<Cell> column, Map<String, Samples> colours, Judging.Rules rules) {
     List<Likeness.Look> out = new ArrayList<>();
     for (Cell cell : column) {
       Samples seen = colours.get(cell.measured());
-      out.add(seen == null ? null : new Likeness.Look(seen, cell.standing().on()));
+      boolean counts = seen != null && rules.isJudged(cell);
+      out.add(!counts ? null : new Likeness.Look(seen, cell.standing().on()));
     }
     return out;
   }

@@ -23,7 +23,7 @@ import org.springframework.stereotype.Service;
 
 /** What proofs of a kit are held to: limits, and what may be over them. */
 @Service
-class Judging {
+public class Judging {
   /** Longest reason, in characters. */
   static final int MAX_REASON = 200;
 
@@ -138,7 +138,7 @@ class Judging {
    *
    * @param section null for the kit as a whole
    */
-  void setLimits(long kitId, Long section, Limits next, String label) {
+  public void setLimits(long kitId, Long section, Limits next, String label) {
     String whose = section == null ? kits.kit(kitId).name() : sectionOf(kitId, section).name();
     journal.edit(
         scope(kitId),
@@ -164,7 +164,7 @@ class Judging {
    * @param reason as the maker writes it; empty to hold it to its limit again
    * @throws Refusal with a sentence if there is no such measure, or the reason is too long
    */
-  void accept(long effectId, Long photoId, String measure, String reason) {
+  public void accept(long effectId, Long photoId, String measure, String reason) {
     Rows.Effect effect = effects.get(effectId);
     Measure of =
         Measures.ofId(measure)

@@ -47,9 +47,15 @@ public class WallFacts {
     Map<Long, Held> out = new LinkedHashMap<>();
     for (Photo photo : some) {
       RegionStore.Listed row = rows.get(photo.id());
-      out.put(photo.id(), row == null ? new Held(List.of(), photo.sha()) : held(photo, row));
+      out.put(photo.id(), held(photo, row == null ? nothing(photo) : row));
     }
     return out;
+  }
+
+  /** What a row would say that is made once somebody looks. */
+  private static RegionStore.Listed nothing(Photo photo) {
+    String doc = Json.write(RegionsJson.format(PhotoRegions.NONE));
+    return new RegionStore.Listed(photo.id(), doc, "");
   }
 
   private static Held held(Photo photo, RegionStore.Listed row) {

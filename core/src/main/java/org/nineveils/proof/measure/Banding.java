@@ -4,7 +4,8 @@ import org.nineveils.picture.Quantise;
 
 /**
  * Steps where tones went over smoothly: neighbours in a row whose lumas were at most one code of
- * 256 apart and are three or more apart now, per cent of all such neighbours.
+ * 256 apart and are three or more apart now, per cent of all such neighbours. A step lies between
+ * two levels: on either side the next pixel is of the same luma, to a code. Grain has no levels.
  */
 final class Banding implements Measure {
   private static final int SMOOTH = 1;
@@ -41,13 +42,20 @@ final class Banding implements Measure {
       for (int i = y * width; i < (y + 1) * width - 1; i++) {
         if (Math.abs(before[i + 1] - before[i]) <= SMOOTH) {
           smooth++;
-          steps += Math.abs(now[i + 1] - now[i]) >= STEP ? 1 : 0;
+          steps += isStep(now, i, y * width, (y + 1) * width - 1) ? 1 : 0;
         }
       }
     }
     return smooth < Plain.FEWEST
         ? Reading.not("hardly anything is smooth on this photo")
         : Reading.of(100.0 * steps / smooth);
+  }
+
+  /** Whether there is a step behind a pixel of a row that begins and ends at those places. */
+  private static boolean isStep(int[] now, int i, int first, int last) {
+    return Math.abs(now[i + 1] - now[i]) >= STEP
+        && (i == first || Math.abs(now[i] - now[i - 1]) <= SMOOTH)
+        && (i + 1 == last || Math.abs(now[i + 2] - now[i + 1]) <= SMOOTH);
   }
 
   private static int[] codes(Pair pair, Pair.Side side) {
