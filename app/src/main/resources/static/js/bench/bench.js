@@ -14,13 +14,14 @@ import { hiddenHint } from "../stage/hint.js";
 import { Stage } from "../stage/stage.js";
 import { Rail } from "../rail/rail.js";
 import { readyBeside } from "../photos/ready.js";
-import { clipped, drawHistogram } from "../readings/histogram.js";
+import { showTones } from "../readings/histogram.js";
 import { showSpot } from "../readings/spot.js";
 import { Live } from "../readings/live.js";
 import { Trace } from "../readings/trace.js";
 import { room } from "../web/room.js";
 import { beside } from "./beside.js";
 import { changed, changedBy, cloths, counted, dropped, placedAt } from "./effect.js";
+import { Marked } from "./marked.js";
 import { handlesOf } from "./handles.js";
 import { hanging } from "./hanging.js";
 import { benchKeys } from "./keys.js";
@@ -47,6 +48,7 @@ let effect = state.effect; // as it is shown: what the store holds
 let page = begun(); // what the page shows beside it
 let panel = null; // of the open veil
 let plainTones = null;
+const marked = new Marked();
 
 const veilOf = (id) => veilIn(effect, id);
 const brushed = () => brushedNow(page, effect);
@@ -69,12 +71,11 @@ const stage = new Stage(
     address: `${api}/render`,
     photo: () => wall.photo,
     body: () => (painting?.storing ? null : request()),
-    maskBody: () => (page.openId && !painting.storing ? { ...request(), effect, mask: page.openId } : null),
+    maskBody: () => (painting.storing ? null : marked.body(request(), page.openId, effect)),
   },
   {
     finished(shot) {
-      drawHistogram(find("histogram"), shot.head);
-      find("clipped").textContent = clipped(shot.head);
+      showTones(find, shot.head);
       if (!painting.shown) stage.paintUnderHand(null);
       live.changed();
     },
@@ -89,13 +90,10 @@ const stage = new Stage(
 const painting = new Painting(stage, store, api, state.painted, {
   veil: () => brushed().id,
   photo: () => wall.photo,
-  shown() {
-    show();
-    stage.refresh();
-  },
+  shown: () => showAnew(),
 });
 const handles = new Handles(stage);
-const words = new Words(find, state.tagGroups, (fn, what) => take(fn, what));
+const words = new Words(find, state, (fn, what) => take(fn, what));
 const live = new Live(find, () => `${api}/render`, () => (painting.storing ? null : request()), state.limits);
 const trace = new Trace(
   find("trace"),
@@ -132,9 +130,7 @@ function took(answer, differs) {
   const painted = painting.take(answer);
   words.promise(answer.promises);
   effect = store.doc;
-  if (!differs && !painted) return; // what is being typed stays
-  show();
-  redraw();
+  if (differs || painted) show(), redraw(); // else what is being typed stays
 }
 
 /** Asks anew for the picture and for what is told of it. */
@@ -189,8 +185,7 @@ function open(id) {
     });
     if (plainTones) panel.tones(plainTones);
   }
-  show();
-  stage.refresh();
+  showAnew();
 }
 
 /** Closes the open veil; the keys go back to its cloth. */
@@ -203,9 +198,10 @@ function close() {
 /** Another way to look at the open veil. */
 function see(way) {
   page = seen(page, way);
-  show();
-  stage.refresh();
+  showAnew();
 }
+
+const showAnew = () => (show(), stage.refresh());
 
 function showHandles() {
   const veil = panel && veilOf(page.openId);
@@ -236,7 +232,7 @@ function show() {
   panel?.show(veilOf(openId), { painted, way, effect });
   showHandles();
   painting.armFor(under);
-  stage.maskButton(painted || (under !== undefined && under.mask.cover !== "everywhere"));
+  stage.maskButton(painted || marked.has(page.openId) || (under !== undefined && under.mask.cover !== "everywhere"));
   hint();
   find("rail-count").textContent = counted(effect);
   hang.hidden = effect.veils.length >= state.maxVeils;
@@ -287,6 +283,7 @@ listen(
     undo,
     pick: (place) => effect.veils[place] && (open(effect.veils[place].id), rail.focus(page.openId)),
     openId: () => page.openId,
+    marked,
     lift: () => lift(page.openId),
     drop: () => drop(page.openId),
     close,
@@ -296,7 +293,7 @@ listen(
 );
 
 showUndo(state.undo);
-words.promise(state.promises);
 wall.showLinks();
 show();
 if (!wall.goOn()) stage.refresh();
+marked.begin(stage);

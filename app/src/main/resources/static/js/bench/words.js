@@ -20,10 +20,10 @@ export function startingAt(effect, share) {
 export class Words {
   /**
    * @param find gives parts of the page by their data name
-   * @param groups of tags: [{ label, tags }]
+   * @param state with tagGroups: [{ label, tags }], and promises that are not kept
    * @param take changes the effect: (function, label); without a label while the hand moves
    */
-  constructor(find, groups, take) {
+  constructor(find, { tagGroups, promises }, take) {
     Object.assign(this, { note: find("note"), promises: find("promises"), goes: find("goes-on"), said: find("goes-on-at"), made: find("made-for"), add: find("made-for-add"), take });
     this.note.addEventListener("change", () => take((e) => ({ ...e, note: this.note.value }), "note"));
     this.goes.addEventListener("input", () => take((e) => startingAt(e, this.goes.value / 100)));
@@ -31,12 +31,13 @@ export class Words {
     this.goes.addEventListener("dblclick", () => take((e) => startingAt(e, 1), "start opacity"));
     this.add.replaceChildren(
       new Option("for photos that are …", ""),
-      ...groups.filter((g) => g.tags.length > 0 && !g.tags.includes("chart")).map((g) => {
+      ...tagGroups.filter((g) => g.tags.length > 0 && !g.tags.includes("chart")).map((g) => {
         const group = element("optgroup", { label: g.label });
         group.append(...g.tags.map((t) => new Option(t, t)));
         return group;
       }),
     );
+    this.promise(promises);
     this.add.addEventListener("change", () => {
       const tag = this.add.value;
       this.add.value = "";

@@ -3,7 +3,13 @@
 
 const COLOURS = { red: "#b8433788", green: "#3c8a5088", blue: "#3a67a888" };
 
-export function drawHistogram(canvas, head) {
+/** Shows the tones of a picture, and what of it clips. */
+export function showTones(find, head) {
+  drawHistogram(find("histogram"), head);
+  find("clipped").textContent = clipped(head);
+}
+
+function drawHistogram(canvas, head) {
   const context = canvas.getContext("2d");
   const { width, height } = canvas;
   context.clearRect(0, 0, width, height);
@@ -26,4 +32,4 @@ export function drawHistogram(canvas, head) {
 const percent = (share) => `${(share * 100).toFixed(share > 0 && share < 0.0995 ? 1 : 0)} %`;
 
 /** Shares of all pixels that are blown and blocked, in words. */
-export const clipped = (head) => `of the picture ${percent(head.blown)} blown, ${percent(head.blocked)} blocked`;
+const clipped = (head) => `of the picture ${percent(head.blown)} blown, ${percent(head.blocked)} blocked`;

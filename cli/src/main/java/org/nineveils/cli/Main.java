@@ -19,7 +19,12 @@ import picocli.CommandLine.Command;
     description = "Nine Veils on the command line.",
     mixinStandardHelpOptions = true,
     version = "Nine Veils 0.1",
-    subcommands = {CheckCommand.class, ApplyCommand.class, EffectsCommand.class})
+    subcommands = {
+      CheckCommand.class,
+      ApplyCommand.class,
+      EffectsCommand.class,
+      ProofCommand.class
+    })
 public final class Main {
   private Main() {}
 

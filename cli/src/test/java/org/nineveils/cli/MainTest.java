@@ -124,6 +124,61 @@ class MainTest {
     assertThat(most).isLessThanOrEqualTo(0.5 / 65535 + 1e-6);
   }
 
+  /** One veil blows a photo by two stops; in the other release it is a third of one. */
+  @Test
+  void proofPrintsWhatIsOverAndWhatHasMovedAndEndsWithOne() throws IOException {
+    Path photos = Files.createDirectories(folder.resolve("wall"));
+    Files.copy(PHOTO, photos.resolve("pet-ginger-cat.jpg"));
+    Path regions = photos.resolve("regions/pet-ginger-cat");
+    Files.createDirectories(regions);
+    Files.copy(Path.of("../demo/regions/pet-ginger-cat/fur.png"), regions.resolve("fur.png"));
+    Path gentle = packed("gentle", 0.1);
+    assertThat(nv("proof", "--release", gentle, "--photos", photos, "--all")).isZero();
+    assertThat(out).contains("Milk", "pet-ginger-cat.jpg", "within", "1 proofs: 0 over");
+    Path bright = packed("bright", 3);
+    assertThat(nv("proof", "--release", bright, "--photos", photos)).isEqualTo(1);
+    assertThat(out).contains("over · ", "1 over");
+    Path limits = folder.resolve("limits.json");
+    String off =
+        String.join(
+            "\":\"off\",\"",
+            org.nineveils.proof.measure.Measures.all().stream().skip(1).map(m -> m.id()).toList());
+    Files.writeString(limits, "{\"%s\":\"off\",\"blown\":100}".formatted(off));
+    assertThat(nv("proof", "--release", bright, "--photos", photos, "--limits", limits)).isZero();
+    assertThat(
+            nv(
+                "proof",
+                "--release",
+                bright,
+                "--against",
+                gentle,
+                "--photos",
+                photos,
+                "--limits",
+                limits))
+        .as("within, but not as it was")
+        .isEqualTo(1);
+    assertThat(out).contains("moved · ΔE00 ", "1 moved");
+    Files.writeString(limits, "{\"blown\":-1}");
+    assertThat(nv("proof", "--release", bright, "--photos", photos, "--limits", limits))
+        .isEqualTo(1);
+    fails(1, "limits.json", "Newly blown");
+    assertThat(nv("proof", "--release", bright, "--photos", folder.resolve("none"))).isEqualTo(1);
+    fails(1, "is no folder of photos");
+  }
+
+  private Path packed(String name, double stops) throws IOException {
+    Effect effect =
+        new Effect(List.of(veil("b", "light", Map.of("exposure", stops), Mask.EVERYWHERE)), "", 1);
+    var part = new Release.EffectPart("Milk", "", effect, new byte[0], new byte[0]);
+    var section = new Release.SectionPart(1, "Looks", StackingRule.ONE_AT_A_TIME, List.of(part));
+    var kit = new Release.KitPart("Cradle", "newborns", List.of(section));
+    Path file = folder.resolve(name + ".zip");
+    Files.write(
+        file, ReleaseWriter.write(new Release(name, "1.2", "Q", "", "", List.of(kit), Map.of())));
+    return file;
+  }
+
   @Test
   void opacityNoughtGivesThePlainPhoto() {
     Path file = folder.resolve("plain.png");

@@ -10,6 +10,7 @@ import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.Rows;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.regions.RegionService;
 import org.nineveils.app.render.Answers;
 import org.nineveils.app.render.StageRenderer;
 import org.nineveils.app.render.StageRequest;
@@ -47,6 +48,7 @@ class BenchApi {
   private final EffectService effects;
   private final PhotoService photos;
   private final BenchService bench;
+  private final RegionService regions;
   private final StageRenderer stage;
   private final Tracer tracer;
   private final Journal journal;
@@ -55,12 +57,14 @@ class BenchApi {
       EffectService effects,
       PhotoService photos,
       BenchService bench,
+      RegionService regions,
       StageRenderer stage,
       Tracer tracer,
       Journal journal) {
     this.effects = effects;
     this.photos = photos;
     this.bench = bench;
+    this.regions = regions;
     this.stage = stage;
     this.tracer = tracer;
     this.journal = journal;
@@ -134,6 +138,17 @@ class BenchApi {
     return state(id, f.whole("photo"));
   }
 
+  /** Where a region of the photo lies; the whole of it nowhere where it has none of that name. */
+  private byte[] region(Photo photo, StageRequest request, String name) {
+    return stage.coverPacket(
+        photo,
+        request,
+        plain -> {
+          float[] cover = regions.cover(photo.id(), name, plain);
+          return cover == null ? new float[plain.area().pixels()] : cover;
+        });
+  }
+
   /** A picture for the stage, of the veils in the request, which need not be saved yet. */
   @PostMapping("/render")
   ResponseEntity<byte[]> render(@PathVariable("id") long id, @RequestBody String body) {
@@ -147,6 +162,9 @@ class BenchApi {
     }
     if (f.has("mask")) {
       return mask(photo, f, effect, paint);
+    }
+    if (f.has("region")) {
+      return Answers.packet(region(photo, StageRequest.parse(f), f.text("region")));
     }
     paint.remove(f.text("bare", "")); // its mask is switched off to compare
     Stack stack = over(f, photo, Bundle.of(effect, paint));

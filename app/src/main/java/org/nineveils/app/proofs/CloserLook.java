@@ -72,7 +72,8 @@ class CloserLook {
     double all = 0;
     for (int i = 0; cover != null && i < cover.length; i++) {
       x += cover[i] * (i % size.width() + 0.5);
-      y += cover[i] * (i / size.width() + 0.5);
+      int row = i / size.width();
+      y += cover[i] * (row + 0.5);
       all += cover[i];
     }
     return all < 1

@@ -14,7 +14,7 @@ final class ProofWords {
     List<Object> shown = ProofService.shown(cell, said);
     String words = (String) shown.get(6);
     if (said.state() == Verdict.State.NOT_JUDGED) {
-      return words.isEmpty() ? said.state().word() : said.state().word() + ": " + words;
+      return words.isEmpty() ? said.state().word() : words; // its picture is pale
     }
     if (said.state() == Verdict.State.WITHIN) {
       return words;

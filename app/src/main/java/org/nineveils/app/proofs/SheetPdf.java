@@ -20,9 +20,11 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.nineveils.app.kits.Rows;
 import org.nineveils.app.photos.Photo;
+import org.nineveils.proof.Verdict;
 
 /**
  * A sheet on paper: photos down, effects across, each with its verdict. The PNG is the same on one
@@ -32,8 +34,9 @@ final class SheetPdf {
   /** Of PDFBox's own; free (SIL Open Font Licence), with Greek letters and a minus sign. */
   private static final String FONT = "/org/apache/pdfbox/resources/ttf/LiberationSans-Regular.ttf";
 
-  private static final PDRectangle PAPER =
-      new PDRectangle(PDRectangle.A4.getHeight(), PDRectangle.A4.getWidth());
+  /** A4, lying; points. */
+  private static final PDRectangle PAPER = new PDRectangle(841.89f, 595.276f);
+
   private static final float MARGIN = 28;
   private static final float SIDE = 96;
   private static final float HEAD = 44;
@@ -46,6 +49,17 @@ final class SheetPdf {
   private static final double MOST_PIXELS = 30e6;
 
   private static final float POINTS_AN_INCH = 72;
+
+  private static final PDExtendedGraphicsState WHOLLY = opaque(1);
+
+  /** What is not judged is drawn paler. */
+  private static final PDExtendedGraphicsState PALE = opaque(0.42f);
+
+  private static PDExtendedGraphicsState opaque(float share) {
+    PDExtendedGraphicsState state = new PDExtendedGraphicsState();
+    state.setNonStrokingAlphaConstant(share);
+    return state;
+  }
 
   private final Function<Cell, byte[]> jpeg;
 
@@ -206,7 +220,10 @@ final class SheetPdf {
     float scale = Math.min(CELL / image.getWidth(), (HIGH - FOOT) / image.getHeight());
     float w = image.getWidth() * scale;
     float h = image.getHeight() * scale;
+    boolean judged = line.said().state() != Verdict.State.NOT_JUDGED;
+    pen.on.setGraphicsStateParameters(judged ? WHOLLY : PALE);
     pen.on.drawImage(image, x + (CELL - w) / 2, y + FOOT + (HIGH - FOOT - h) / 2, w, h);
+    pen.on.setGraphicsStateParameters(WHOLLY);
     String words = ProofWords.of(line.cell(), line.said());
     if (!words.isEmpty()) {
       pen.on.setNonStrokingColor(1f);

@@ -16,6 +16,7 @@ import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Save;
 import org.nineveils.document.Json;
 import org.nineveils.document.RegionsJson;
+import org.nineveils.kit.Names;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
@@ -116,6 +117,16 @@ public class RegionService {
                     store.strokes().find(row.id(), photoId),
                     photos.once(photo, LONG_SIDE),
                     this::picture));
+  }
+
+  /** Where one region lies at another size, by its name; null where the photo has none of it. */
+  public float[] cover(long photoId, String name, Picture plain) {
+    PhotoRegions all = regions(photoId);
+    return all.all().stream()
+        .filter(r -> Names.key(r.name()).equals(Names.key(name)))
+        .findFirst()
+        .map(r -> all.covers(paint(photoId), plain, this::picture).get(r.id()))
+        .orElse(null);
   }
 
   /** A grey picture by its name, null where it is gone. */

@@ -1,0 +1,90 @@
+package org.nineveils.cli;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.nineveils.mask.Guard;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.Scaling;
+import org.nineveils.picture.Shelf;
+import org.nineveils.proof.OnRegions;
+import org.nineveils.proof.Readings;
+import org.nineveils.proof.measure.Pair;
+import org.nineveils.proof.measure.Plain;
+import org.nineveils.proof.measure.Samples;
+import org.nineveils.refusal.Refusal;
+import org.nineveils.region.Grey;
+import org.nineveils.region.Regions;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Manner;
+import org.nineveils.stack.Renderer;
+import org.nineveils.stack.Stack;
+import org.nineveils.veil.Effect;
+
+/**
+ * A photo of a folder with its regions.
+ *
+ * @param name of its file
+ */
+record TestPhoto(String name, Plain plain) {
+  private static final String PICTURE = "(?i).*\\.(jpe?g|png|tiff?|webp)";
+
+  /**
+   * An effect on it.
+   *
+   * @param notJudged why nothing of it can be seen; empty where something can
+   */
+  record Proof(String notJudged, Readings readings, Samples colours) {}
+
+  /**
+   * The photos of a folder, by name.
+   *
+   * @throws Refusal with a sentence if there is no such folder, or no photo in it
+   */
+  static List<TestPhoto> in(Path folder) {
+    List<TestPhoto> out = new ArrayList<>();
+    for (Path file : ProofCommand.listed(folder)) {
+      if (file.getFileName().toString().matches(PICTURE)) {
+        out.add(of(file));
+      }
+    }
+    if (out.isEmpty()) {
+      throw new Refusal("There is no photo in “%s”.".formatted(folder));
+    }
+    return out;
+  }
+
+  private static TestPhoto of(Path file) {
+    String name = file.getFileName().toString();
+    Picture picture = Scaling.toLongSide(PictureReader.read(file), Pair.LONG_SIDE);
+    Map<String, float[]> regions = new LinkedHashMap<>();
+    Path own = file.resolveSibling("regions").resolve(name.substring(0, name.lastIndexOf('.')));
+    if (Files.isDirectory(own)) {
+      for (Path grey : ProofCommand.listed(own)) {
+        String region = grey.getFileName().toString().replaceAll("\\..*", "").replace('-', ' ');
+        regions.put(region, Grey.sized(PictureReader.read(grey), picture.area()));
+      }
+    }
+    regions.computeIfAbsent(Regions.SKIN, skin -> Guard.skinOf(picture));
+    return new TestPhoto(name, new Plain(picture, regions));
+  }
+
+  /** Tries an effect. */
+  Proof proof(Effect effect, Shelf pictures) {
+    Map<String, float[]> regions = plain.regions();
+    String why = OnRegions.of(effect, Set.of(), regions.keySet()).why();
+    Effect dressed = OnRegions.dressed(effect, Map.of(), regions, plain.picture());
+    Picture finished =
+        Renderer.render(
+            plain.picture(),
+            plain.picture().area(),
+            Stack.of(Bundle.of(dressed, Map.of())),
+            Manner.exact().picturesFrom(pictures));
+    return new Proof(why, Readings.of(new Pair(plain, finished)), Samples.of(plain, finished));
+  }
+}
