@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.nineveils.app.jobs.JobRun;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.render.Thumbnails;
@@ -24,7 +25,7 @@ import org.springframework.stereotype.Component;
 @Component
 class SweepSearch implements Search {
   /** Steps of a sweep; the pictures of a row fit beside one another. */
-  static final int STEPS = 7;
+  private static final int STEPS = 7;
 
   private final Cells cells;
   private final Measuring measuring;
@@ -77,7 +78,7 @@ class SweepSearch implements Search {
                   .map(v -> rules.judge(cell, tried.measured(at(effect, dial, v))))
                   .toList());
         });
-    double now = Turnable.of(effect.veil(dial.veil()).orElseThrow(), dial.key()).get().value();
+    double now = now(effect, dial);
     Range holds =
         Range.holding(
             values, now, i -> rows.values().stream().allMatch(row -> row.get(i).share() <= 1));
@@ -109,16 +110,20 @@ class SweepSearch implements Search {
         .orElseThrow(() -> new Refusal("There is no dial “%s”.".formatted(label)));
   }
 
-  /** Values over the range of a dial, as its setting can take them, its start among them. */
-  static List<Double> values(Effect effect, Dial dial) {
+  /** Values over the range of a dial, as its setting can take them, and the one that it has. */
+  private static List<Double> values(Effect effect, Dial dial) {
     var setting = dial.setting(effect.veil(dial.veil()).orElseThrow());
-    return IntStream.range(0, STEPS)
-        .mapToObj(i -> dial.min() + (dial.max() - dial.min()) * i / (STEPS - 1))
-        .map(v -> setting.step() * Math.rint(v / setting.step()))
-        .map(v -> Math.rint(v * 1e6) / 1e6)
-        .map(dial::within)
-        .distinct()
-        .toList();
+    Stream<Double> steps =
+        IntStream.range(0, STEPS)
+            .mapToObj(i -> dial.min() + (dial.max() - dial.min()) * i / (STEPS - 1))
+            .map(v -> setting.step() * Math.rint(v / setting.step()))
+            .map(v -> Math.rint(v * 1e6) / 1e6)
+            .map(dial::within);
+    return Stream.concat(steps, Stream.of(now(effect, dial))).distinct().sorted().toList();
+  }
+
+  private static double now(Effect effect, Dial dial) {
+    return Turnable.of(effect.veil(dial.veil()).orElseThrow(), dial.key()).orElseThrow().value();
   }
 
   /** The effect with a dial at a value. */

@@ -105,7 +105,7 @@ class ProofViewsIT {
       pair.click();
       page.locator("[data-alike-differ] li").first().waitFor();
       assertThat(page.locator("[data-alike-differ]").innerText())
-          .isEqualTo("Light: exposure 0.2 stops → 0.23 stops");
+          .isEqualTo("Light: light, exposure 0.2 stops → 0.23 stops");
       page.locator("[data-alike-both]").click();
       page.locator(".threads line.is-both").waitFor();
       page.reload();
@@ -173,7 +173,9 @@ class ProofViewsIT {
       page.locator("[data-column-sweep]").click();
       Locator set = page.locator("[data-column-set]");
       set.waitFor(new Locator.WaitForOptions().setTimeout(60_000));
-      assertThat(page.locator(".swept td").count()).isEqualTo(3 * 7);
+      assertThat(page.locator(".swept td").count())
+          .as("seven steps and where it stands")
+          .isEqualTo(3 * 8);
       assertThat(page.locator(".swept .verdict.is-over").count()).isGreaterThan(2);
       assertThat(set.innerText()).matches("Let the dial run from -0.5 to [\\d.]+");
       double to = Double.parseDouble(set.innerText().replaceAll(".* to ", ""));
