@@ -47,7 +47,8 @@ export class Card {
     const note = this.find("card-note");
     note.hidden = piece.effect.note === "";
     note.textContent = piece.effect.note;
-    const whole = this.#slider("effect", share("Opacity", 100), (v, rests) => this.on.opacity(v / 100, rests));
+    const start = Math.round((piece.effect.start ?? 1) * 100);
+    const whole = this.#slider("effect", share("Opacity", start), (v, rests) => this.on.opacity(v / 100, rests));
     const lines = linesOf(left).map(({ dial, heading }) => (dial ? this.#dial(piece, dial).element : headed(heading)));
     redrawn(this.find("card-opacity"), whole.element, ...lines);
     redrawn(this.find("card-veils"), ...piece.effect.veils.map((veil, i) => this.#line(veil, states[i], brushed, words[i])));

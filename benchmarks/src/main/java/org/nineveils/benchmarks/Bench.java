@@ -7,7 +7,7 @@ import org.opencv.core.Core;
  * Speed beside the same work by OpenCV's Java binding, both on floats and two threads, turn about
  * in one run. Before anything is timed, the two results are compared, so that like is measured
  * against like. The whole run takes some minutes; {@code small} leaves out what needs 24
- * megapixels.
+ * megapixels, {@code proofs} takes what concerns measures alone.
  */
 public final class Bench {
   private Bench() {}
@@ -16,9 +16,14 @@ public final class Bench {
     nu.pattern.OpenCV.loadLocally();
     Core.setNumThreads(2);
     Table table = new Table(System.out);
+    if (args.length > 0 && args[0].equals("proofs")) {
+      MeasuredProofs.run(table);
+      return;
+    }
     Picture preview = TestPicture.of(1224, 816);
     Previews.run(preview, table);
     Proofs.run(table);
+    MeasuredProofs.run(table);
     Requests.run(preview, table);
     if (args.length == 0 || !args[0].equals("small")) {
       FullFrames.run(TestPicture.of(6000, 4000), table);

@@ -104,8 +104,7 @@ class CardService {
       return Json.object("sentence", "", "veils", List.of());
     }
     Measuring.Tried tried = measuring.tried(cell);
-    List<Culprit> all =
-        Culprit.of(measure, with, cell.effect(), e -> tried.measured(e).byMeasure().get(measureId));
+    List<Culprit> all = Culprit.of(measure, with, cell.effect(), e -> tried.measured(e, measure));
     double limit = judging.rules(cell.head().kitId()).in(cell.head().sectionId()).of(measure);
     double way = measure.bad() == Measure.Bad.LESS ? 100 - limit : limit;
     List<Culprit> named = all.stream().filter(c -> c.by() > LEAST * way).limit(MOST_NAMED).toList();

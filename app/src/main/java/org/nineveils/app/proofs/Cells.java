@@ -65,16 +65,31 @@ class Cells {
   }
 
   /**
-   * One cell.
+   * One cell, without looking at the rest of its kit and of the wall.
    *
    * @throws NotFound with a sentence if there is no such effect or photo
    */
   Cell one(long effectId, long photoId) {
-    long kitId = effects.get(effectId).kitId();
+    Rows.Effect row = effects.get(effectId);
     Photo photo = photos.get(photoId);
-    return of(kitId, head -> head.id() == effectId, List.of(photo)).stream()
-        .findFirst()
-        .orElseThrow(() -> new NotFound("This effect is no longer here."));
+    Rows.Head head =
+        new Rows.Head(
+            row.id(),
+            row.kitId(),
+            row.sectionId(),
+            row.position(),
+            row.name(),
+            row.variantOf(),
+            row.rev(),
+            row.favourite());
+    Column column = new Column(head, effects.effect(row), Thumbnails.effectKey(row.doc()));
+    return cell(
+        column,
+        photo,
+        bench.paint(effectId, photoId).keySet(),
+        bench.paintKey(effectId, photoId),
+        tags.of(photoId),
+        regions.held(photo));
   }
 
   private List<Cell> of(long kitId, Predicate<Rows.Head> wanted, List<Photo> wall) {
@@ -85,21 +100,41 @@ class Cells {
     Map<Long, WallFacts.Held> held = regions.held(wall);
     List<Cell> cells = new ArrayList<>();
     for (Photo photo : wall) {
-      WallFacts.Held here = held.get(photo.id());
-      String holds = Thumbnails.effectKey(photo.sha() + here.key());
       for (Column column : columns) {
         long id = column.head().id();
-        Set<String> veils = painted.getOrDefault(id, Map.of()).getOrDefault(photo.id(), Set.of());
-        OnRegions on = OnRegions.of(column.effect(), veils, here.names());
-        String strokes = paint.getOrDefault(id, Map.of()).getOrDefault(photo.id(), "");
-        // Where regions stand for paint the picture changes with them.
-        String brushed = on.acts().isEmpty() ? strokes : strokes + " on " + holds;
-        String key = thumbnails.key(photo, column.key(), brushed);
-        var standing = new Judging.Standing(tagged.getOrDefault(photo.id(), List.of()), on);
-        cells.add(new Cell(column.head(), photo, column.effect(), standing, strokes, key, holds));
+        cells.add(
+            cell(
+                column,
+                photo,
+                painted.getOrDefault(id, Map.of()).getOrDefault(photo.id(), Set.of()),
+                paint.getOrDefault(id, Map.of()).getOrDefault(photo.id(), ""),
+                tagged.getOrDefault(photo.id(), List.of()),
+                held.get(photo.id())));
       }
     }
     return cells;
+  }
+
+  /**
+   * A cell of what is there.
+   *
+   * @param painted ids of veils that were painted on the photo
+   * @param strokes stands for that paint
+   */
+  private Cell cell(
+      Column column,
+      Photo photo,
+      Set<String> painted,
+      String strokes,
+      List<String> tagged,
+      WallFacts.Held here) {
+    String holds = Thumbnails.effectKey(photo.sha() + here.key());
+    OnRegions on = OnRegions.of(column.effect(), painted, here.names());
+    // Where regions stand for paint the picture changes with them.
+    String brushed = on.acts().isEmpty() ? strokes : strokes + " on " + holds;
+    String key = thumbnails.key(photo, column.key(), brushed);
+    var standing = new Judging.Standing(tagged, on);
+    return new Cell(column.head(), photo, column.effect(), standing, strokes, key, holds);
   }
 
   private List<Column> columns(long kitId, Predicate<Rows.Head> wanted) {

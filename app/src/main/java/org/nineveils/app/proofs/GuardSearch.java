@@ -2,6 +2,7 @@ package org.nineveils.app.proofs;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import org.nineveils.app.jobs.JobRun;
@@ -115,9 +116,7 @@ class GuardSearch implements Search {
     if (with == null || !with.isJudged()) {
       return List.of();
     }
-    return Culprit.of(
-            measure, with, here.effect(), e -> tried.measured(e).byMeasure().get(measure.id()))
-        .stream()
+    return Culprit.of(measure, with, here.effect(), e -> tried.measured(e, measure)).stream()
         .filter(c -> c.by() > 0)
         .map(Culprit::veil)
         .toList();
@@ -152,8 +151,8 @@ class GuardSearch implements Search {
         .map(
             cell -> {
               Effect kept = KeptOff.skin(cell.effect(), veils, amount);
-              Readings taken = measuring.tried(cell).measured(kept);
-              return share(cell, taken, measure, rules);
+              Reading taken = measuring.tried(cell).measured(kept, measure);
+              return share(cell, new Readings(Map.of(measure.id(), taken)), measure, rules);
             })
         .toList();
   }

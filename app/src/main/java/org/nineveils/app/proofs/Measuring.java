@@ -17,8 +17,10 @@ import org.nineveils.picture.Picture;
 import org.nineveils.proof.Mixed;
 import org.nineveils.proof.OnRegions;
 import org.nineveils.proof.Readings;
+import org.nineveils.proof.measure.Measure;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.proof.measure.Plain;
+import org.nineveils.proof.measure.Reading;
 import org.nineveils.proof.measure.Samples;
 import org.nineveils.region.Regions;
 import org.nineveils.stack.Bundle;
@@ -85,7 +87,7 @@ class Measuring {
    * by its colours.
    */
   Plain live(Photo photo) {
-    String held = facts.held(List.of(photo)).get(photo.id()).key();
+    String held = facts.held(photo).key();
     return plains.get(
         "live " + held,
         () -> {
@@ -175,7 +177,12 @@ class Measuring {
 
     /** What is measured of an effect as it goes on. */
     Readings measured(Effect effect) {
-      return measured(effect, effect.start());
+      return Readings.of(new Pair(plain, picture(effect, effect.start())));
+    }
+
+    /** What one measure says of an effect as it goes on. */
+    Reading measured(Effect effect, Measure measure) {
+      return measure.of(new Pair(plain, picture(effect, effect.start())));
     }
 
     /**

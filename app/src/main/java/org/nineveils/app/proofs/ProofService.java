@@ -203,13 +203,16 @@ class ProofService implements JobKind {
     List<Cell> all = cells.all(kitId);
     Map<String, Readings> there = measuring.there(all);
     List<Cell> missing = all.stream().filter(c -> !there.containsKey(c.measured())).toList();
-    Judging.Rules rules = judging.rules(kitId);
     run.total(all.size(), all.size() - missing.size());
     run.each(
         missing,
         true,
         cell -> "%s on %s".formatted(cell.head().name(), cell.photo().name()),
         cell -> (long) Thumbnails.LONG_SIDE * Thumbnails.LONG_SIDE,
-        cell -> log.add(shown(cell, rules.judge(cell, measuring.make(cell)))));
+        cell -> {
+          Readings taken = measuring.make(cell);
+          // By the limits of this moment: they may be changed while the sheet is made.
+          log.add(shown(cell, judging.rules(kitId).judge(cell, taken)));
+        });
   }
 }

@@ -52,6 +52,16 @@ public class WallFacts {
     return out;
   }
 
+  /** What one photo holds. */
+  public Held held(Photo photo) {
+    return held(
+        photo,
+        store
+            .find(photo.id())
+            .map(r -> new RegionStore.Listed(r.photoId(), r.doc(), store.key(r.id())))
+            .orElseGet(() -> nothing(photo)));
+  }
+
   /** What a row would say that is made once somebody looks. */
   private static RegionStore.Listed nothing(Photo photo) {
     String doc = Json.write(RegionsJson.format(PhotoRegions.NONE));

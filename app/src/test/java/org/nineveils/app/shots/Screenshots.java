@@ -10,10 +10,8 @@ import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
-import org.nineveils.app.testing.Http;
 import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
-import org.nineveils.document.Json;
 
 /** Takes the pictures of {@code docs/screenshots} from demo data; run by {@code ./nv shots}. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
@@ -48,12 +46,25 @@ class Screenshots {
       Page page = observed.page();
       plain(page, "/kits", "kits");
       plain(page, "/kits/1", "kit");
-      plain(page, "/photos", "photos");
+      page.navigate("/photos");
+      page.waitForFunction(
+          "() => document.querySelector('[data-holds-going]').textContent === ''"
+              + " && document.querySelector('[data-holds] td')");
+      page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+      shoot(page, "photos");
       page.navigate("/proofs/1");
       page.waitForFunction(
           "() => /^(\\d+) of \\1 proofs$/.test(document.querySelector('[data-count]').textContent)");
+      page.locator("[data-far]").first().click();
+      page.waitForFunction("() => document.querySelector('[data-card-who]').textContent !== ''");
       page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
       shoot(page, "proofs");
+      page.locator("[data-view=alike]").click();
+      page.locator("[data-alike-photo]").selectOption("5");
+      page.locator("[data-pair]").first().click();
+      page.locator("[data-alike-differ] li").first().waitFor();
+      page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+      shoot(page, "alike");
       page.navigate("/collections/1");
       page.locator("[data-pack]").click();
       page.locator("a[download]").first().waitFor();
@@ -64,21 +75,7 @@ class Screenshots {
       page.mouse().move(600, 20);
       showsTheWeave(page, new Workplace(page));
       shoot(page, "photo");
-      jobs(page);
     }
-  }
-
-  /** A proof sheet under way, and what was done before. */
-  private void jobs(Page page) {
-    Http http = new Http(RunningApp.demo());
-    http.job("/api/effects/3/export?photo=4&format=tif", "");
-    http.json("POST", "/api/proofs/2/start", "");
-    var sheet = Json.read(http.get("/api/proofs/2").body(), "").object("job");
-    page.navigate("/jobs");
-    page.waitForFunction("() => Number(document.querySelector('.job progress')?.value ?? 0) > 20");
-    shoot(page, "jobs");
-    http.json("POST", "/api/jobs/%d/stop".formatted(sheet.whole("id")), "");
-    http.ended(sheet.whole("id"));
   }
 
   @Test

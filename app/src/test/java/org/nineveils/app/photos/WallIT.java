@@ -10,7 +10,7 @@ import org.nineveils.app.testing.RunningApp;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 
-class TestWallIT {
+class WallIT {
   private static final Http HTTP = new Http(RunningApp.demo());
 
   private static List<String> shown(Page page) {
@@ -31,7 +31,7 @@ class TestWallIT {
       assertThat(shown(page)).containsExactly("Black dog", "White dog, stained", "Ginger cat");
       page.locator("[data-find]").fill("");
       page.locator("[data-wall-order]").selectOption("light");
-      assertThat(shown(page)).first().isEqualTo("Black dog");
+      assertThat(shown(page)).first().isEqualTo("Open shade, too dark");
       page.locator("[data-wall-group]").selectOption("subject");
       assertThat(page.locator(".wall-group h2").allInnerTexts()).contains("fur, 3", "dark skin, 2");
       page.locator("[data-wall-group]").selectOption("");
