@@ -83,13 +83,21 @@ public class EffectService {
     Rows.Effect effect = get(id);
     Rows.Effect from = get(origin);
     journal.edit(
-        Set.of(KitService.scope(effect.kitId()), page),
+        both(effect, page),
         "%s as a variant of %s".formatted(effect.name(), from.name()),
         "",
         () -> {
           store.setOrigin(id, origin);
           return null;
         });
+  }
+
+  /** The kit and the page that did it, which may be the kit's own. */
+  private static Set<String> both(Rows.Effect effect, String page) {
+    Set<String> scopes = new LinkedHashSet<>();
+    scopes.add(KitService.scope(effect.kitId()));
+    scopes.add(page);
+    return scopes;
   }
 
   private long add(long sectionId, String name, Long variantOf, String doc) {
@@ -171,7 +179,7 @@ public class EffectService {
   public void remove(long id, String page) {
     Rows.Effect effect = get(id);
     journal.edit(
-        Set.of(KitService.scope(effect.kitId()), page),
+        both(effect, page),
         "remove " + effect.name(),
         "",
         () -> {

@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import org.nineveils.app.jobs.JobRun;
-import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.render.Thumbnails;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
@@ -30,16 +29,12 @@ class GuardSearch implements Search {
   private static final int STEPS = 5;
   private static final double PRECISION = 1; // per cent
 
-  private final Cells cells;
+  private final Columns columns;
   private final Measuring measuring;
-  private final Judging judging;
-  private final EffectService effects;
 
-  GuardSearch(Cells cells, Measuring measuring, Judging judging, EffectService effects) {
-    this.cells = cells;
+  GuardSearch(Columns columns, Measuring measuring) {
+    this.columns = columns;
     this.measuring = measuring;
-    this.judging = judging;
-    this.effects = effects;
   }
 
   @Override
@@ -49,17 +44,17 @@ class GuardSearch implements Search {
 
   @Override
   public String title(Fields request) {
-    return "Keeping “%s” off skin".formatted(effects.get(request.whole("effect")).name());
+    return "Keeping “%s” off skin".formatted(columns.name(request.whole("effect")));
   }
 
   @Override
   public Object find(JobRun run, Fields request) {
-    long id = request.whole("effect");
     Measure measure =
         Measures.ofId(request.text("measure"))
             .orElseThrow(() -> new Refusal("There is no such measure."));
-    Judging.Rules rules = judging.rules(effects.get(id).kitId());
-    List<Cell> column = cells.column(id).stream().filter(rules::isJudged).toList();
+    Columns.Column judged = columns.judged(request.whole("effect"));
+    Judging.Rules rules = judged.rules();
+    List<Cell> column = judged.cells();
     Cell here =
         column.stream()
             .filter(c -> c.photo().id() == request.whole("photo"))

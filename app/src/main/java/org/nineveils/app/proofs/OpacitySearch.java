@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.jobs.JobRun;
-import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.render.Thumbnails;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
@@ -19,16 +18,12 @@ class OpacitySearch implements Search {
   private static final int STEPS = 10;
   private static final double PRECISION = 0.01;
 
-  private final Cells cells;
+  private final Columns columns;
   private final Measuring measuring;
-  private final Judging judging;
-  private final EffectService effects;
 
-  OpacitySearch(Cells cells, Measuring measuring, Judging judging, EffectService effects) {
-    this.cells = cells;
+  OpacitySearch(Columns columns, Measuring measuring) {
+    this.columns = columns;
     this.measuring = measuring;
-    this.judging = judging;
-    this.effects = effects;
   }
 
   @Override
@@ -38,15 +33,14 @@ class OpacitySearch implements Search {
 
   @Override
   public String title(Fields request) {
-    return "How much is too much of “%s”".formatted(effects.get(request.whole("effect")).name());
+    return "How much is too much of “%s”".formatted(columns.name(request.whole("effect")));
   }
 
   @Override
   public Object find(JobRun run, Fields request) {
-    long effect = request.whole("effect");
     double wanted = request.number("share", 1);
-    Judging.Rules rules = judging.rules(effects.get(effect).kitId());
-    List<Cell> column = cells.column(effect).stream().filter(rules::isJudged).toList();
+    Columns.Column judged = columns.judged(request.whole("effect"));
+    List<Cell> column = judged.cells();
     run.total(column.size(), 0);
     Map<Long, Finder> each = Collections.synchronizedMap(new LinkedHashMap<>());
     run.each(
@@ -54,7 +48,7 @@ class OpacitySearch implements Search {
         true,
         cell -> cell.photo().name(),
         cell -> (long) Thumbnails.LONG_SIDE * Thumbnails.LONG_SIDE,
-        cell -> each.put(cell.photo().id(), upTo(cell, rules)));
+        cell -> each.put(cell.photo().id(), upTo(cell, judged.rules())));
     if (each.isEmpty()) {
       return Json.object("photos", 0);
     }

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.nineveils.app.jobs.JobRun;
-import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.render.Thumbnails;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
@@ -27,16 +26,12 @@ class SweepSearch implements Search {
   /** Steps of a sweep; the pictures of a row fit beside one another. */
   private static final int STEPS = 7;
 
-  private final Cells cells;
+  private final Columns columns;
   private final Measuring measuring;
-  private final Judging judging;
-  private final EffectService effects;
 
-  SweepSearch(Cells cells, Measuring measuring, Judging judging, EffectService effects) {
-    this.cells = cells;
+  SweepSearch(Columns columns, Measuring measuring) {
+    this.columns = columns;
     this.measuring = measuring;
-    this.judging = judging;
-    this.effects = effects;
   }
 
   @Override
@@ -47,16 +42,14 @@ class SweepSearch implements Search {
   @Override
   public String title(Fields request) {
     return "Sweep of dial “%s” of “%s”"
-        .formatted(request.text("dial"), effects.get(request.whole("effect")).name());
+        .formatted(request.text("dial"), columns.name(request.whole("effect")));
   }
 
   @Override
   public Object find(JobRun run, Fields request) {
-    long id = request.whole("effect");
-    Judging.Rules rules = judging.rules(effects.get(id).kitId());
-    List<Long> photos = request.wholes("photos");
-    List<Cell> column =
-        cells.column(id).stream().filter(c -> photos.contains(c.photo().id())).toList();
+    Columns.Column swept = columns.on(request.whole("effect"), request.wholes("photos"));
+    Judging.Rules rules = swept.rules();
+    List<Cell> column = swept.cells();
     if (column.isEmpty()) {
       throw new Refusal("Choose a photo that the dial is swept on.");
     }

@@ -91,7 +91,7 @@ class BenchIT extends BenchTrial {
 
     page.locator(".rule-adder button", new Page.LocatorOptions().setHasText("By shape")).click();
     bench.settle();
-    page.locator(".rule-box select").selectOption("minus");
+    page.locator(".rule-box [aria-label='Joined by']").selectOption("minus");
     bench.settle();
     bench.setRule(1, "size", 100);
     assertThat(bench.colour(0.4, 0.75)).as("guarded by the shape").isEqualTo(light);

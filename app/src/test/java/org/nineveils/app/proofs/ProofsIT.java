@@ -29,6 +29,14 @@ class ProofsIT {
     return Json.read(HTTP.get("/api/proofs/" + kit).body(), "The sheet");
   }
 
+  /** A number of 1 to 20 as pages write it: to a tenth, without noughts. */
+  private static String words(double value) {
+    return new java.math.BigDecimal(value)
+        .setScale(1, java.math.RoundingMode.HALF_UP)
+        .stripTrailingZeros()
+        .toPlainString();
+  }
+
   private static void whole(int kit) {
     HTTP.json("POST", "/api/proofs/%d/start".formatted(kit), "");
     Fields job = sheet(kit).object("job");
@@ -150,7 +158,7 @@ class ProofsIT {
       assertThat(over.subList(2, 4)).isEqualTo(List.of("over", "skin-changed"));
       double value = ((Number) over.get(4)).doubleValue();
       assertThat(page.locator("[data-cell='" + CELL + "'] .verdict").innerText())
-          .isEqualTo("over · skin %.1f ΔE00".formatted(value));
+          .isEqualTo("over · skin %s ΔE00".formatted(words(value)));
       page.locator("[data-wanted=over]").click();
       assertThat(page.locator("[data-cell]:not(.is-out)").count()).isGreaterThan(2);
       page.locator("[data-wanted=all]").click();
@@ -290,7 +298,7 @@ class ProofsIT {
               .findFirst()
               .orElseThrow();
       assertThat(number.innerText())
-          .isEqualTo("%.1f ΔE00".formatted(((Number) first.get(2)).doubleValue()));
+          .isEqualTo(words(((Number) first.get(2)).doubleValue()) + " ΔE00");
       assertThat(observed.faults()).isEmpty();
     }
     String csv = new String(kept("csv"), java.nio.charset.StandardCharsets.UTF_8);

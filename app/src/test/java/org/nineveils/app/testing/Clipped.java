@@ -26,7 +26,7 @@ public final class Clipped {
         const words = range.getBoundingClientRect();
         const box = e.getBoundingClientRect();
         if (words.width < 1 || words.height < 1) return false;
-        const scrolls = e.parentElement.closest(".offers, .strip, .readings, .beside, .open, .settings, .sheet-scroll");
+        const scrolls = e.parentElement.closest(".offers, .strip, .readings, .beside, .open, .settings, .grid-scroll, .swept-scroll, .proofs-aside");
         if (words.right > innerWidth + 1 && !scrolls) return true;
         const style = getComputedStyle(e);
         if (style.textOverflow === "ellipsis" && e.title) return false; // whole in its hint
