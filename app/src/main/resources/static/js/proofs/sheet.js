@@ -149,8 +149,9 @@ function start() {
     find("progress").hidden = !job?.open;
     const how = job?.state === "failed" ? ", failed" : ", stopped";
     find("count").textContent = job?.open
-      ? job.state === "waiting" ? "Waits until what runs is done" : `${sheet.done} of ${sheet.total}${timeLeft(job.secondsLeft)}`
+      ? job.state === "waiting" ? "Waits until what runs is done" : `${sheet.done} of ${sheet.total}`
       : `${sheet.done} of ${sheet.total} proofs${whole ? "" : how}`;
+    find("count").title = job?.open ? timeLeft(job.secondsLeft).replace(", ", "") : "";
     find("faults").replaceChildren(...(job?.faults ?? []).slice(0, 5).map((f) => Object.assign(document.createElement("li"), { textContent: f })));
     find("stop").hidden = !job?.open;
     find("start").hidden = job?.open || whole;
