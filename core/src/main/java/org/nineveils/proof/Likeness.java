@@ -19,6 +19,12 @@ public record Likeness(List<Pair> pairs) {
   }
 
   /**
+   * Photos up to which all places are looked at; of more photos fewer places each, so that a large
+   * wall takes no longer: what is told is a mean over both.
+   */
+  private static final int PHOTOS_WHOLE = 7;
+
+  /**
    * An effect on a photo.
    *
    * @param colours of the picture that it makes
@@ -53,20 +59,22 @@ public record Likeness(List<Pair> pairs) {
    */
   public static Likeness of(List<List<Look>> looks) {
     int n = looks.size();
+    int photos = looks.stream().mapToInt(List::size).max().orElse(0);
+    int every = Math.max(1, (photos + PHOTOS_WHOLE - 1) / PHOTOS_WHOLE);
     List<Pair> pairs =
         IntStream.range(0, n)
             .parallel()
             .mapToObj(
                 i ->
                     IntStream.range(i + 1, n)
-                        .mapToObj(k -> compare(i, k, looks.get(i), looks.get(k)))
+                        .mapToObj(k -> compare(i, k, looks.get(i), looks.get(k), every))
                         .toList())
             .flatMap(List::stream)
             .toList();
     return new Likeness(pairs);
   }
 
-  private static Pair compare(int one, int two, List<Look> a, List<Look> b) {
+  private static Pair compare(int one, int two, List<Look> a, List<Look> b, int every) {
     double sum = 0;
     int seen = 0;
     double most = -1;
@@ -77,7 +85,7 @@ public record Likeness(List<Pair> pairs) {
       if (left == null || right == null || left.on().isHidden() || right.on().isHidden()) {
         continue;
       }
-      double d = apart(left, right);
+      double d = apart(left, right, every);
       if (Double.isNaN(d)) {
         continue;
       }
@@ -92,13 +100,13 @@ public record Likeness(List<Pair> pairs) {
   }
 
   /** How far two lie apart on a photo; NaN where they have no place in common. */
-  private static double apart(Look one, Look two) {
+  private static double apart(Look one, Look two, int every) {
     Set<String> regions = new HashSet<>(one.on().acts());
     regions.addAll(two.on().acts());
     boolean whole = one.on().everywhere() || two.on().everywhere();
     double there =
-        regions.isEmpty() ? Double.NaN : one.colours().difference(two.colours(), regions);
-    double all = whole ? one.colours().difference(two.colours(), Set.of()) : Double.NaN;
+        regions.isEmpty() ? Double.NaN : one.colours().difference(two.colours(), regions, every);
+    double all = whole ? one.colours().difference(two.colours(), Set.of(), every) : Double.NaN;
     return Double.isNaN(there) ? all : Double.isNaN(all) ? there : Math.max(there, all);
   }
 

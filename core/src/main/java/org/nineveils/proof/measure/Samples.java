@@ -29,6 +29,9 @@ public record Samples(SortedMap<String, float[]> groups) {
   /** Places in a region. */
   static final int OF_REGION = 64;
 
+  /** Places that are always looked at. */
+  private static final int FEWEST = 16;
+
   /** Steps of a stored value: a hundredth of a unit of L*, a*, b*. */
   private static final float STEP = 0.01f;
 
@@ -63,13 +66,23 @@ public record Samples(SortedMap<String, float[]> groups) {
    * @return NaN where the two have no place in common
    */
   public double difference(Samples other, Set<String> where) {
+    return difference(other, where, 1);
+  }
+
+  /**
+   * The same by a part of the places.
+   *
+   * @param every only every so-manieth place is looked at, but {@link #FEWEST} of each region
+   */
+  public double difference(Samples other, Set<String> where, int every) {
     Collection<String> names = where.isEmpty() ? Set.of("") : where;
     double sum = 0;
     int n = 0;
     for (String name : names) {
       float[] a = groups.getOrDefault(name, new float[0]);
       float[] b = other.groups.getOrDefault(name, new float[0]);
-      for (int i = 0; i + 2 < Math.min(a.length, b.length); i += 3) {
+      int step = 3 * Math.max(1, Math.min(every, a.length / 3 / FEWEST));
+      for (int i = 0; i + 2 < Math.min(a.length, b.length); i += step) {
         sum +=
             Ciede2000.between(new Lab(a[i], a[i + 1], a[i + 2]), new Lab(b[i], b[i + 1], b[i + 2]));
         n++;
