@@ -35,7 +35,7 @@ public record Culprit(String veil, String name, double without, double by) {
       if (veil.lifted() || veil.opacity() == 0) {
         continue;
       }
-      List<Veil> others = effect.veils().stream().filter(v -> v != veil).toList();
+      List<Veil> others = effect.veils().stream().filter(v -> !v.id().equals(veil.id())).toList();
       Reading left = measured.apply(effect.withVeils(others));
       double without = left.isJudged() ? left.value() : untouched;
       double by = sign * (with.value() - without);

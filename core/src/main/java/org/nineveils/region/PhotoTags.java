@@ -21,6 +21,8 @@ public final class PhotoTags {
     OTHER("Other", PhotoTags.CHART);
 
     private final String label;
+
+    @SuppressWarnings("ImmutableEnumChecker") // made by List.of
     private final List<String> tags;
 
     Group(String label, String... tags) {

@@ -34,10 +34,6 @@ final class ChannelsClipped implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    return Newly.share(pair, (r, g, b) -> isOut(r) || isOut(g) || isOut(b));
-  }
-
-  private static boolean isOut(float v) {
-    return v <= LOW || v >= HIGH;
+    return Newly.share(pair, (low, high) -> low <= LOW || high >= HIGH);
   }
 }

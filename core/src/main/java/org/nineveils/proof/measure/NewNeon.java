@@ -29,8 +29,8 @@ final class NewNeon implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    float[] before = pair.chroma(Pair.Side.PLAIN);
-    float[] now = pair.chroma(Pair.Side.FINISHED);
+    float[] before = pair.strongChroma(Pair.Side.PLAIN);
+    float[] now = pair.strongChroma(Pair.Side.FINISHED);
     int n = 0;
     for (int i = 0; i < now.length; i++) {
       n += now[i] > NEON && before[i] <= NEON ? 1 : 0;

@@ -29,6 +29,6 @@ final class NewlyBlocked implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    return Newly.share(pair, (r, g, b) -> r <= BLACK && g <= BLACK && b <= BLACK);
+    return Newly.share(pair, (low, high) -> high <= BLACK);
   }
 }

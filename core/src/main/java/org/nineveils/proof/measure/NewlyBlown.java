@@ -29,6 +29,6 @@ final class NewlyBlown implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    return Newly.share(pair, (r, g, b) -> r >= WHITE && g >= WHITE && b >= WHITE);
+    return Newly.share(pair, (low, high) -> low >= WHITE);
   }
 }

@@ -61,8 +61,8 @@ public final class Pair {
     return seen(side).luma();
   }
 
-  float[] chroma(Side side) {
-    return seen(side).chroma();
+  float[] strongChroma(Side side) {
+    return seen(side).strongChroma();
   }
 
   float[] blurred(Side side, double share) {

@@ -58,25 +58,69 @@ final class Seen {
         });
   }
 
-  /** Chroma of every pixel in Oklab, about 0…0.33. */
-  float[] chroma() {
+  /** The lowest and the highest channel of every pixel, encoded. */
+  float[][] ends() {
+    return once(
+        "ends",
+        () -> {
+          float[][] out = new float[2][pixels()];
+          ends(picture.r(), picture.g(), picture.b(), out[0], out[1]);
+          return out;
+        });
+  }
+
+  private static void ends(float[] r, float[] g, float[] b, float[] low, float[] high) {
+    for (int i = 0; i < low.length; i++) {
+      low[i] = Math.min(r[i], Math.min(g[i], b[i]));
+    }
+    for (int i = 0; i < high.length; i++) {
+      high[i] = Math.max(r[i], Math.max(g[i], b[i]));
+    }
+  }
+
+  /**
+   * Chroma in Oklab, about 0…0.33, of pixels whose channels lie at least {@link #WIDE} apart; 0 for
+   * the others, whose chroma is below {@link NewNeon#NEON}.
+   */
+  float[] strongChroma() {
     return once("chroma", this::chromas);
   }
 
+  /** Less than this between the channels makes no neon: a test holds it over all of sRGB. */
+  static final float WIDE = 0.4f;
+
   private float[] chromas() {
-    float[][] planes = copied();
-    float[][] work = work();
-    for (int c = 0; c < 3; c++) {
-      SrgbLoops.decode(planes[c], work[0], pixels());
-      System.arraycopy(work[0], 0, planes[c], 0, pixels());
+    float[][] ends = ends();
+    int[] places = new int[pixels()];
+    int n = 0;
+    for (int i = 0; i < places.length; i++) {
+      places[n] = i;
+      n += ends[1][i] - ends[0][i] >= WIDE ? 1 : 0;
     }
-    Oklab.fromLinear(planes[0], planes[1], planes[2], work, pixels());
-    for (int i = 0; i < pixels(); i++) {
+    float[][] planes = {
+      at(picture.r(), places, n), at(picture.g(), places, n), at(picture.b(), places, n)
+    };
+    float[][] work = new float[3][n];
+    for (int c = 0; c < 3; c++) {
+      SrgbLoops.decode(planes[c], work[0], n);
+      System.arraycopy(work[0], 0, planes[c], 0, n);
+    }
+    Oklab.fromLinear(planes[0], planes[1], planes[2], work, n);
+    float[] out = new float[pixels()];
+    for (int i = 0; i < n; i++) {
       float a = planes[1][i];
       float b = planes[2][i];
-      planes[0][i] = (float) Math.sqrt(a * a + b * b);
+      out[places[i]] = (float) Math.sqrt(a * a + b * b);
     }
-    return planes[0];
+    return out;
+  }
+
+  private static float[] at(float[] plane, int[] places, int n) {
+    float[] out = new float[n];
+    for (int i = 0; i < n; i++) {
+      out[i] = plane[places[i]];
+    }
+    return out;
   }
 
   /**

@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.nineveils.colour.Lab;
+import org.nineveils.colour.Srgb;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
 import org.nineveils.region.Regions;
@@ -158,6 +159,34 @@ class MeasuresTest {
       assertThat(Measures.ofId(id).orElseThrow().of(unmarked).why())
           .contains("marked on this photo");
     }
+  }
+
+  /** Chroma is worked out only where channels lie wide apart; elsewhere none can be neon. */
+  @Test
+  void whereChannelsLieCloseTogetherNothingIsNeon() {
+    int steps = 64;
+    double most = 0;
+    for (int r = 0; r <= steps; r++) {
+      for (int g = 0; g <= steps; g++) {
+        for (int b = 0; b <= steps; b++) {
+          int wide = Math.max(r, Math.max(g, b)) - Math.min(r, Math.min(g, b));
+          if (wide <= Seen.WIDE * steps) {
+            most = Math.max(most, chroma(r / (float) steps, g / (float) steps, b / (float) steps));
+          }
+        }
+      }
+    }
+    assertThat(most).isLessThan(NewNeon.NEON - 0.01);
+  }
+
+  /** Björn Ottosson's Oklab (2020), written out; matrices from CSS Color Module Level 4. */
+  private static double chroma(double r, double g, double b) {
+    double[] c = {Srgb.decode(r), Srgb.decode(g), Srgb.decode(b)};
+    double l = Math.cbrt(0.4122214708 * c[0] + 0.5363325363 * c[1] + 0.0514459929 * c[2]);
+    double m = Math.cbrt(0.2119034982 * c[0] + 0.6806995451 * c[1] + 0.1073969566 * c[2]);
+    double s = Math.cbrt(0.0883024619 * c[0] + 0.2817188376 * c[1] + 0.6299787005 * c[2]);
+    double a = 1.9779984951 * l - 2.4285922050 * m + 0.4505937099 * s;
+    return Math.hypot(a, 0.0259040371 * l + 0.7827717662 * m - 0.8086757660 * s);
   }
 
   /** Chroma by an independent library: check-values/srgb_to_oklab_lch_hsl.csv. */
