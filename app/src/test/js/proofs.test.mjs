@@ -3,7 +3,7 @@ import assert from "node:assert/strict";
 import { along } from "../../main/resources/static/js/proofs/card.js";
 import { points } from "../../main/resources/static/js/proofs/curve.js";
 import { counting, withLimit } from "../../main/resources/static/js/proofs/limits.js";
-import { cellSize, inSight, layout, lefts, looking, newSheet, photoChoices, remade, taken } from "../../main/resources/static/js/proofs/sheet-state.js";
+import { cellSize, inSight, layout, lefts, looking, newSheet, photoChoices, taken } from "../../main/resources/static/js/proofs/sheet-state.js";
 import { spread } from "../../main/resources/static/js/proofs/spread.js";
 import { startingAt, toggled } from "../../main/resources/static/js/bench/words.js";
 import { grouped, known, photoOf, picked, seen } from "../../main/resources/static/js/photos/wall-state.js";
@@ -25,7 +25,6 @@ test("a sheet takes what is there, then what is new", () => {
   assert.equal(more.cells.get("20:7").share, 2);
   assert.equal(more.cells.get("20:7").made, 1, "its picture is another now");
   assert.equal(taken(more, { ...whole, since: 5 }).cells.has("20:7"), false, "all is taken whole");
-  assert.equal(remade(sheet, [10, 5, "over", "blown", 3, 3, ""]).cells.get("10:5").made, 1);
 });
 
 test("what is looked at is laid out, groups by section begin with a gap", () => {

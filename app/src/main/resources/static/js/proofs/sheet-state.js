@@ -49,14 +49,6 @@ function there(sheet, rows) {
   return cells;
 }
 
-/** The sheet with a single cell as it is now, and its picture new. */
-export function remade(sheet, mark) {
-  const cells = new Map(sheet.cells);
-  const key = keyOf(mark[0], mark[1]);
-  cells.set(key, { ...cellOf(mark), made: (cells.get(key)?.made ?? 0) + 1 });
-  return { ...sheet, cells };
-}
-
 export const looking = (sheet, wish) => ({ ...sheet, look: { ...sheet.look, ...wish } });
 
 /** The sheet with what one measure says: [effect, photo, value, verdict, share] each. */

@@ -10,8 +10,6 @@ import org.nineveils.app.render.Thumbnails;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.proof.ApprovedSheet;
-import org.nineveils.proof.Readings;
-import org.nineveils.proof.measure.Samples;
 import org.springframework.stereotype.Component;
 
 /** Approves a whole sheet: keeps its pictures, measures and colours. */
@@ -19,13 +17,11 @@ import org.springframework.stereotype.Component;
 class ApproveSearch implements Search {
   private final KitService kits;
   private final Cells cells;
-  private final Measuring measuring;
   private final ApprovedService approved;
 
-  ApproveSearch(KitService kits, Cells cells, Measuring measuring, ApprovedService approved) {
+  ApproveSearch(KitService kits, Cells cells, ApprovedService approved) {
     this.kits = kits;
     this.cells = cells;
-    this.measuring = measuring;
     this.approved = approved;
   }
 
@@ -51,11 +47,7 @@ class ApproveSearch implements Search {
         true,
         cell -> "%s on %s".formatted(cell.head().name(), cell.photo().name()),
         cell -> (long) Thumbnails.LONG_SIDE * Thumbnails.LONG_SIDE,
-        cell -> {
-          Readings readings = measuring.readings(cell);
-          Samples colours = measuring.colours(List.of(cell)).get(cell.measured());
-          made.put(cell, approved.now(cell, readings, colours));
-        });
+        cell -> made.put(cell, approved.now(cell)));
     boolean whole = made.size() == all.size();
     if (whole) {
       Map<ApprovedSheet.Place, ApprovedSheet.Cell> sheet = new LinkedHashMap<>();

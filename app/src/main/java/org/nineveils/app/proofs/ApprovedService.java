@@ -55,7 +55,9 @@ class ApprovedService {
   }
 
   /** A cell as it would be approved now; its picture is kept for good. */
-  ApprovedSheet.Cell now(Cell cell, Readings readings, Samples colours) {
+  ApprovedSheet.Cell now(Cell cell) {
+    Readings readings = measuring.readings(cell);
+    Samples colours = measuring.colours(List.of(cell)).get(cell.measured());
     String picture = blobs.put(measuring.jpeg(cell));
     return new ApprovedSheet.Cell(
         cell.head().name(), cell.photo().name(), picture, readings, colours);
@@ -93,9 +95,7 @@ class ApprovedService {
       if (cell.head().kitId() != kitId) {
         throw new Refusal("“%s” is in another kit.".formatted(cell.head().name()));
       }
-      Readings readings = measuring.readings(cell);
-      Samples colours = measuring.colours(List.of(cell)).get(cell.measured());
-      next.put(place, now(cell, readings, colours));
+      next.put(place, now(cell));
     }
     String what = places.size() == 1 ? "one changed proof" : places.size() + " changed proofs";
     keep(kitId, "accept " + what, sheet.with(next));

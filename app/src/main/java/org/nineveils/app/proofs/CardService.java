@@ -70,7 +70,6 @@ class CardService {
     }
     return Json.object(
         "cell", ProofService.shown(cell, said),
-        "rev", effects.get(effectId).rev(),
         "start", cell.effect().start(),
         "notJudged", said.notJudged(),
         "lacking", cell.standing().on().lacking(),

@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import org.nineveils.document.Json;
 import org.nineveils.document.ReadingsJson;
 import org.nineveils.proof.Readings;
@@ -28,33 +29,40 @@ class ReadingStore {
   /** Colours of those of some names that are there. */
   Map<String, Samples> colours(Collection<String> keys) {
     Map<String, Samples> out = new HashMap<>();
-    List<String> all = List.copyOf(keys);
-    for (int from = 0; from < all.size(); from += AT_ONCE) {
-      List<String> some = all.subList(from, Math.min(all.size(), from + AT_ONCE));
-      db.sql("select key, colours from reading where key in (:keys)")
-          .param("keys", some)
-          .query(
-              row -> {
-                out.put(row.getString("key"), Samples.read(row.getBytes("colours")));
-              });
-    }
+    inParts(
+        keys,
+        some ->
+            db.sql("select key, colours from reading where key in (:keys)")
+                .param("keys", some)
+                .query(
+                    row -> {
+                      out.put(row.getString("key"), Samples.read(row.getBytes("colours")));
+                    }));
     return out;
   }
 
   /** Those of some names that are there. */
   Map<String, Readings> find(Collection<String> keys) {
     Map<String, Readings> out = new HashMap<>();
+    inParts(
+        keys,
+        some ->
+            db.sql("select key, doc from reading where key in (:keys)")
+                .param("keys", some)
+                .query(Row.class)
+                .list()
+                .forEach(
+                    row ->
+                        out.put(
+                            row.key(), ReadingsJson.parse(Json.read(row.doc(), "The readings")))));
+    return out;
+  }
+
+  private static void inParts(Collection<String> keys, Consumer<List<String>> ask) {
     List<String> all = List.copyOf(keys);
     for (int from = 0; from < all.size(); from += AT_ONCE) {
-      List<String> some = all.subList(from, Math.min(all.size(), from + AT_ONCE));
-      db.sql("select key, doc from reading where key in (:keys)")
-          .param("keys", some)
-          .query(Row.class)
-          .list()
-          .forEach(
-              row -> out.put(row.key(), ReadingsJson.parse(Json.read(row.doc(), "The readings"))));
+      ask.accept(all.subList(from, Math.min(all.size(), from + AT_ONCE)));
     }
-    return out;
   }
 
   void put(String key, Readings readings, Samples colours) {
