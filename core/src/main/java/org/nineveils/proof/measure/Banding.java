@@ -1,7 +1,5 @@
 package org.nineveils.proof.measure;
 
-import org.nineveils.picture.Quantise;
-
 /**
  * Steps where tones went over smoothly: neighbours in a row whose lumas were at most one code of
  * 256 apart and are three or more apart now, per cent of all such neighbours. A step lies between
@@ -33,8 +31,8 @@ final class Banding implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    int[] before = pair.seen(Pair.Side.PLAIN).once("codes", () -> codes(pair, Pair.Side.PLAIN));
-    int[] now = codes(pair, Pair.Side.FINISHED);
+    int[] before = pair.seen(Pair.Side.PLAIN).codes();
+    int[] now = pair.seen(Pair.Side.FINISHED).codes();
     int width = pair.area().width();
     int smooth = 0;
     int steps = 0;
@@ -56,14 +54,5 @@ final class Banding implements Measure {
     return Math.abs(now[i + 1] - now[i]) >= STEP
         && (i == first || Math.abs(now[i] - now[i - 1]) <= SMOOTH)
         && (i + 1 == last || Math.abs(now[i + 2] - now[i + 1]) <= SMOOTH);
-  }
-
-  private static int[] codes(Pair pair, Pair.Side side) {
-    float[] luma = pair.luma(side);
-    int[] out = new int[luma.length];
-    for (int i = 0; i < out.length; i++) {
-      out[i] = Quantise.to8(luma[i]);
-    }
-    return out;
   }
 }

@@ -34,6 +34,12 @@ final class ChannelsClipped implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    return Newly.share(pair, (low, high) -> low <= LOW || high >= HIGH);
+    return Newly.share(pair, id(), ChannelsClipped::mark);
+  }
+
+  private static void mark(float[] low, float[] high, boolean[] is) {
+    for (int i = 0; i < is.length; i++) {
+      is[i] = low[i] <= LOW | high[i] >= HIGH;
+    }
   }
 }

@@ -1,7 +1,5 @@
 package org.nineveils.proof.measure;
 
-import org.nineveils.picture.Quantise;
-
 /**
  * How much of its spread of tones the picture has kept: lumas from the 5th to the 95th percentile.
  */
@@ -38,19 +36,19 @@ final class Contrast implements Measure {
   @Override
   public Reading of(Pair pair) {
     Seen plain = pair.seen(Pair.Side.PLAIN);
-    double before = plain.once("spread", () -> spread(plain.luma()));
-    double now = spread(pair.luma(Pair.Side.FINISHED));
+    double before = plain.once("spread", () -> spread(plain.codes()));
+    double now = spread(pair.seen(Pair.Side.FINISHED).codes());
     return before < LEAST
         ? Reading.not("the plain photo has hardly any contrast")
         : Reading.of(100 * now / before);
   }
 
-  private static double spread(float[] luma) {
+  private static double spread(int[] codes) {
     int[] counts = new int[256];
-    for (float v : luma) {
-      counts[Quantise.to8(v)]++;
+    for (int code : codes) {
+      counts[code]++;
     }
-    return at(counts, HIGH * luma.length) - at(counts, LOW * luma.length);
+    return at(counts, HIGH * codes.length) - at(counts, LOW * codes.length);
   }
 
   private static int at(int[] counts, double place) {

@@ -1,5 +1,7 @@
 package org.nineveils.proof.measure;
 
+import java.util.stream.IntStream;
+
 /**
  * Light and dark seams beside edges, as too much sharpening leaves them: beside strong edges, how
  * much farther a pixel lies from its surroundings than its tone alone explains. The tone is
@@ -40,46 +42,75 @@ final class Halo implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    float[] before = pair.luma(Pair.Side.PLAIN);
+    Seen plain = pair.seen(Pair.Side.PLAIN);
+    Edges edges = plain.once("edges", () -> Edges.of(plain));
+    int[] strong = edges.strong;
+    if (strong.length < FEWEST * pair.area().pixels()) {
+      return Reading.not("there are hardly any strong edges on this photo");
+    }
+    float[] before = plain.luma();
     float[] now = pair.luma(Pair.Side.FINISHED);
-    float[] around = pair.blurred(Pair.Side.PLAIN, AROUND);
-    double[] became = became(before, now);
+    double[] moved = edges.moved(before, now);
     double seams = 0;
-    int n = 0;
-    for (int i = 0; i < before.length; i++) {
-      float off = before[i] - around[i];
-      if (Math.abs(off) >= STRONG) {
-        seams += Math.signum(off) * (now[i] - at(became, before[i]));
-        n++;
+    for (int k = 0; k < strong.length; k++) {
+      int i = strong[k];
+      seams += edges.sign[k] * (now[i] - before[i] - edges.at(moved, i));
+    }
+    return Reading.of(Math.max(0, 100 * seams / strong.length));
+  }
+
+  /**
+   * What the plain photo says for all its proofs.
+   *
+   * @param low of every pixel the tone below its luma
+   * @param part how far it lies from there to the next, 0…1
+   * @param weights how much of the picture each tone stands for
+   * @param strong pixels beside a strong edge
+   * @param sign of what they differ from their surroundings by
+   */
+  @SuppressWarnings("ArrayRecordComponent") // never compared
+  private record Edges(byte[] low, float[] part, double[] weights, int[] strong, float[] sign) {
+    static Edges of(Seen plain) {
+      float[] luma = plain.luma();
+      float[] around = plain.blurred(AROUND);
+      byte[] low = new byte[luma.length];
+      float[] part = new float[luma.length];
+      double[] weights = new double[TONES + 1];
+      for (int i = 0; i < luma.length; i++) {
+        float at = Math.min(1, Math.max(0, luma[i])) * TONES;
+        low[i] = (byte) Math.min(TONES - 1, (int) at);
+        part[i] = at - low[i];
+        weights[low[i]] += 1 - part[i];
+        weights[low[i] + 1] += part[i];
       }
+      int[] strong =
+          IntStream.range(0, luma.length)
+              .filter(i -> Math.abs(luma[i] - around[i]) >= STRONG)
+              .toArray();
+      float[] sign = new float[strong.length];
+      for (int k = 0; k < strong.length; k++) {
+        sign[k] = Math.signum(luma[strong[k]] - around[strong[k]]);
+      }
+      return new Edges(low, part, weights, strong, sign);
     }
-    return n < FEWEST * before.length
-        ? Reading.not("there are hardly any strong edges on this photo")
-        : Reading.of(Math.max(0, 100 * seams / n));
-  }
 
-  /** What pixels of each of some lumas have become on average, for reading between them. */
-  private static double[] became(float[] before, float[] now) {
-    double[] sums = new double[TONES + 1];
-    double[] weights = new double[TONES + 1];
-    for (int i = 0; i < before.length; i++) {
-      double at = Math.min(1, Math.max(0, before[i])) * TONES;
-      int low = Math.min(TONES - 1, (int) at);
-      double part = at - low;
-      sums[low] += (1 - part) * (now[i] - before[i]);
-      weights[low] += 1 - part;
-      sums[low + 1] += part * (now[i] - before[i]);
-      weights[low + 1] += part;
+    /** What pixels of each tone have moved by on average. */
+    double[] moved(float[] before, float[] now) {
+      double[] sums = new double[TONES + 1];
+      for (int i = 0; i < before.length; i++) {
+        double by = now[i] - before[i];
+        double far = part[i] * by;
+        sums[low[i]] += by - far;
+        sums[low[i] + 1] += far;
+      }
+      for (int k = 0; k <= TONES; k++) {
+        sums[k] = weights[k] > 0 ? sums[k] / weights[k] : 0;
+      }
+      return sums;
     }
-    for (int k = 0; k <= TONES; k++) {
-      sums[k] = weights[k] > 0 ? sums[k] / weights[k] : 0;
-    }
-    return sums;
-  }
 
-  private static double at(double[] moved, float luma) {
-    double at = Math.min(1, Math.max(0, luma)) * TONES;
-    int low = Math.min(TONES - 1, (int) at);
-    return luma + moved[low] + (moved[low + 1] - moved[low]) * (at - low);
+    double at(double[] moved, int i) {
+      return moved[low[i]] + (moved[low[i] + 1] - moved[low[i]]) * part[i];
+    }
   }
 }

@@ -13,22 +13,18 @@ final class Medians {
   /**
    * Medians of the planes, each on its own.
    *
-   * @param planes L*, a*, b*
-   * @param in pixels that count; at least one
+   * @param planes L*, a*, b* of at least one pixel
    */
-  static Lab of(float[][] planes, boolean[] in) {
-    return new Lab(of(planes[0], in), of(planes[1], in), of(planes[2], in));
+  static Lab of(float[][] planes) {
+    return new Lab(of(planes[0]), of(planes[1]), of(planes[2]));
   }
 
-  private static double of(float[] plane, boolean[] in) {
+  private static double of(float[] plane) {
     int[] counts = new int[BINS];
-    int all = 0;
-    for (int i = 0; i < plane.length; i++) {
-      if (in[i]) {
-        int bin = Math.round((plane[i] - LOWEST) * PER_UNIT);
-        counts[Math.max(0, Math.min(BINS - 1, bin))]++;
-        all++;
-      }
+    int all = plane.length;
+    for (float v : plane) {
+      int bin = Math.round((v - LOWEST) * PER_UNIT);
+      counts[Math.max(0, Math.min(BINS - 1, bin))]++;
     }
     int below = 0;
     for (int bin = 0; bin < BINS; bin++) {

@@ -1,5 +1,7 @@
 package org.nineveils.proof.measure;
 
+import java.util.stream.IntStream;
+
 /**
  * The cast that near-neutral tones have got: distance in a*, b* between their means before and
  * after. Near-neutral is chroma below 5 between L* 20 and 95 on the plain photo.
@@ -34,22 +36,28 @@ final class NeutralCast implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    float[][] before = pair.lab(Pair.Side.PLAIN);
-    float[][] now = pair.lab(Pair.Side.FINISHED);
-    double a = 0;
-    double b = 0;
-    int n = 0;
-    for (int i = 0; i < before[0].length; i++) {
-      float off = before[1][i] * before[1][i] + before[2][i] * before[2][i];
-      boolean neutral = off < NEUTRAL * NEUTRAL;
-      if (neutral && before[0][i] >= DARKEST && before[0][i] <= LIGHTEST) {
-        a += now[1][i] - before[1][i];
-        b += now[2][i] - before[2][i];
-        n++;
-      }
+    Seen plain = pair.seen(Pair.Side.PLAIN);
+    int[] places = plain.once("neutrals", () -> neutrals(plain.lab()));
+    if (places.length < FEWEST * pair.area().pixels()) {
+      return Reading.not("hardly anything neutral is on this photo");
     }
-    return n < FEWEST * before[0].length
-        ? Reading.not("hardly anything neutral is on this photo")
-        : Reading.of(Math.hypot(a / n, b / n));
+    float[][] before = plain.lab("neutrals", places);
+    float[][] now = pair.lab(Pair.Side.FINISHED, "neutrals", places);
+    return Reading.of(Math.hypot(moved(before[1], now[1]), moved(before[2], now[2])));
+  }
+
+  private static int[] neutrals(float[][] lab) {
+    return IntStream.range(0, lab[0].length)
+        .filter(i -> lab[1][i] * lab[1][i] + lab[2][i] * lab[2][i] < NEUTRAL * NEUTRAL)
+        .filter(i -> lab[0][i] >= DARKEST && lab[0][i] <= LIGHTEST)
+        .toArray();
+  }
+
+  private static double moved(float[] before, float[] now) {
+    double sum = 0;
+    for (int i = 0; i < now.length; i++) {
+      sum += now[i] - before[i];
+    }
+    return sum / now.length;
   }
 }

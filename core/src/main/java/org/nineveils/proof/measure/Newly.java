@@ -4,20 +4,32 @@ package org.nineveils.proof.measure;
 final class Newly {
   private Newly() {}
 
-  /** Whether a pixel is so, by the lowest and the highest of its channels. */
+  /** Whether pixels are so, by the lowest and the highest of their channels. */
   interface Test {
-    boolean is(float low, float high);
+    /** Writes it down for every pixel: a loop of its own for each test, which the JIT unrolls. */
+    void mark(float[] low, float[] high, boolean[] is);
   }
 
-  /** Per cent of all pixels that are so in the finished picture and were not in the plain one. */
-  static Reading share(Pair pair, Test test) {
-    float[][] before = pair.seen(Pair.Side.PLAIN).ends();
-    float[][] now = pair.seen(Pair.Side.FINISHED).ends();
+  /**
+   * Per cent of all pixels that are so in the finished picture and were not in the plain one.
+   *
+   * @param id of the measure: what the plain picture is like is kept under it
+   */
+  static Reading share(Pair pair, String id, Test test) {
+    Seen plain = pair.seen(Pair.Side.PLAIN);
+    boolean[] was = plain.once("is " + id, () -> marked(plain, test));
+    boolean[] is = marked(pair.seen(Pair.Side.FINISHED), test);
     int n = 0;
-    int all = pair.area().pixels();
-    for (int i = 0; i < all; i++) {
-      n += test.is(now[0][i], now[1][i]) && !test.is(before[0][i], before[1][i]) ? 1 : 0;
+    for (int i = 0; i < is.length; i++) {
+      n += is[i] & !was[i] ? 1 : 0;
     }
-    return Reading.of(100.0 * n / all);
+    return Reading.of(100.0 * n / is.length);
+  }
+
+  private static boolean[] marked(Seen seen, Test test) {
+    float[][] ends = seen.ends();
+    boolean[] is = new boolean[ends[0].length];
+    test.mark(ends[0], ends[1], is);
+    return is;
   }
 }

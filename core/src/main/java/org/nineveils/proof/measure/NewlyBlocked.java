@@ -29,6 +29,12 @@ final class NewlyBlocked implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    return Newly.share(pair, (low, high) -> high <= BLACK);
+    return Newly.share(pair, id(), NewlyBlocked::mark);
+  }
+
+  private static void mark(float[] low, float[] high, boolean[] is) {
+    for (int i = 0; i < is.length; i++) {
+      is[i] = high[i] <= BLACK;
+    }
   }
 }

@@ -29,6 +29,12 @@ final class NewlyBlown implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    return Newly.share(pair, (low, high) -> low >= WHITE);
+    return Newly.share(pair, id(), NewlyBlown::mark);
+  }
+
+  private static void mark(float[] low, float[] high, boolean[] is) {
+    for (int i = 0; i < is.length; i++) {
+      is[i] = low[i] >= WHITE;
+    }
   }
 }

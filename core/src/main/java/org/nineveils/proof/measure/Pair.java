@@ -53,8 +53,9 @@ public final class Pair {
     return seen(side).picture();
   }
 
-  float[][] lab(Side side) {
-    return seen(side).lab();
+  /** See {@link Seen#lab(String, int[])}. */
+  float[][] lab(Side side, String of, int[] places) {
+    return seen(side).lab(of, places);
   }
 
   float[] luma(Side side) {
@@ -65,10 +66,6 @@ public final class Pair {
     return seen(side).strongChroma();
   }
 
-  float[] blurred(Side side, double share) {
-    return seen(side).blurred(share);
-  }
-
   /** See {@link Plain#members}. */
   Optional<boolean[]> members(String region) {
     return plain.members(region);
@@ -76,7 +73,6 @@ public final class Pair {
 
   /** Medians of L*, a* and b*, each on its own, over a region; see {@link Medians}. */
   Optional<Lab> median(Side side, String region) {
-    return members(region)
-        .map(in -> seen(side).once("median of " + region, () -> Medians.of(lab(side), in)));
+    return plain.inside(region).map(in -> seen(side).median(region, in));
   }
 }

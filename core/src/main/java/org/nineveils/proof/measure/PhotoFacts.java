@@ -37,14 +37,13 @@ public record PhotoFacts(
   public static PhotoFacts of(Plain plain) {
     Seen seen = plain.seen();
     float[][] lab = seen.lab();
-    boolean[] all = plain.members("").orElseThrow();
-    Lab skin = plain.members(Regions.SKIN).map(in -> Medians.of(lab, in)).orElse(null);
+    Lab skin = plain.inside(Regions.SKIN).map(in -> seen.median(Regions.SKIN, in)).orElse(null);
     Picture p = seen.picture();
-    double pixels = all.length;
+    double pixels = p.area().pixels();
     return new PhotoFacts(
         skin,
         plain.members(Regions.FUR).isPresent(),
-        Medians.of(lab, all).l(),
+        Medians.of(lab).l(),
         count(p, -1, BLACK) / pixels,
         count(p, WHITE, 2) / pixels,
         neutral(lab));

@@ -65,6 +65,15 @@ public final class Plain {
     return seen.once("members of " + region, () -> counted(region));
   }
 
+  /** The same as a list of pixels. */
+  Optional<int[]> inside(String region) {
+    return members(region).map(in -> seen.once("inside " + region, () -> listed(in)));
+  }
+
+  private static int[] listed(boolean[] in) {
+    return IntStream.range(0, in.length).filter(i -> in[i]).toArray();
+  }
+
   /** Places that stand for the whole picture, under the empty name, and for each region. */
   Map<String, int[]> places() {
     return seen.once(
@@ -84,7 +93,7 @@ public final class Plain {
    * fewer.
    */
   private static int[] spread(boolean[] in, int wanted) {
-    int[] all = IntStream.range(0, in.length).filter(i -> in[i]).toArray();
+    int[] all = listed(in);
     int n = Math.min(wanted, all.length);
     double step = all.length * (Math.sqrt(5) - 1) / 2;
     // Multiples of the golden section fall evenly wherever one stops (Weyl's sequence).

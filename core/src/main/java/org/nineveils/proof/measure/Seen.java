@@ -3,12 +3,14 @@ package org.nineveils.proof.measure;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.function.Supplier;
+import org.nineveils.colour.Lab;
 import org.nineveils.colour.LabLoops;
 import org.nineveils.colour.Luma;
 import org.nineveils.colour.Oklab;
 import org.nineveils.colour.SrgbLoops;
 import org.nineveils.filter.Gaussian;
 import org.nineveils.picture.Picture;
+import org.nineveils.picture.Quantise;
 
 /**
  * A picture as measures look at it: what several of them need is worked out once. For any threads.
@@ -39,12 +41,33 @@ final class Seen {
   /** L*, a*, b* of every pixel. */
   float[][] lab() {
     return once(
-        "lab",
-        () -> {
-          float[][] planes = copied();
-          LabLoops.fromSrgb(planes[0], planes[1], planes[2], work(), pixels());
-          return planes;
-        });
+        "lab", () -> lab(picture.r().clone(), picture.g().clone(), picture.b().clone(), pixels()));
+  }
+
+  /**
+   * L*, a*, b* of some pixels, in their order.
+   *
+   * @param of what they are; the same name is always given with the same places
+   */
+  float[][] lab(String of, int[] places) {
+    return once(
+        "lab of " + of,
+        () ->
+            lab(
+                at(picture.r(), places, places.length),
+                at(picture.g(), places, places.length),
+                at(picture.b(), places, places.length),
+                places.length));
+  }
+
+  /** Medians of L*, a* and b*, each on its own, of the pixels of a region; see {@link Medians}. */
+  Lab median(String region, int[] places) {
+    return once("median of " + region, () -> Medians.of(lab("region " + region, places)));
+  }
+
+  private static float[][] lab(float[] r, float[] g, float[] b, int n) {
+    LabLoops.fromSrgb(r, g, b, new float[3][n], n);
+    return new float[][] {r, g, b};
   }
 
   /** Luma of every pixel, encoded. */
@@ -56,6 +79,19 @@ final class Seen {
           Luma.run(picture.r(), picture.g(), picture.b(), out, out.length);
           return out;
         });
+  }
+
+  /** Luma of every pixel in codes of 256. */
+  int[] codes() {
+    return once("codes", () -> codes(luma()));
+  }
+
+  private static int[] codes(float[] luma) {
+    int[] out = new int[luma.length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = Quantise.to8(luma[i]);
+    }
+    return out;
   }
 
   /** The lowest and the highest channel of every pixel, encoded. */
@@ -132,14 +168,6 @@ final class Seen {
     return once(
         "blurred " + share,
         () -> Gaussian.whole(luma(), picture.area(), share * picture.longSide()));
-  }
-
-  private float[][] copied() {
-    return new float[][] {picture.r().clone(), picture.g().clone(), picture.b().clone()};
-  }
-
-  private float[][] work() {
-    return new float[3][pixels()];
   }
 
   private int pixels() {
