@@ -102,11 +102,13 @@ class ProofService implements JobKind {
     Map<String, Readings> there = measuring.there(all);
     Map<Long, StringBuilder> rows = new LinkedHashMap<>();
     List<List<Object>> marks = new ArrayList<>();
+    int done = 0; // cells: two effects that are the same have one reading
     for (Cell cell : all) {
       Readings taken = there.get(cell.measured());
       rows.computeIfAbsent(cell.photo().id(), p -> new StringBuilder())
           .append(taken == null ? '0' : '1');
       if (taken != null) {
+        done++;
         List<Object> mark = shown(cell, rules.judge(cell, taken));
         if (!mark.get(2).equals(Verdict.State.WITHIN.word()) || !mark.get(6).equals("")) {
           marks.add(mark);
@@ -117,7 +119,7 @@ class ProofService implements JobKind {
         "rows",
         rows.entrySet().stream().map(r -> List.of(r.getKey(), r.getValue().toString())).toList());
     out.put("marks", marks);
-    out.put("done", there.size());
+    out.put("done", done);
     out.put("total", all.size());
   }
 

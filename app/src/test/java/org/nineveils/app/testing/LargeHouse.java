@@ -13,6 +13,7 @@ import org.nineveils.document.Json;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Scaling;
+import org.nineveils.veil.Effect;
 
 /** A data folder with as many effects and photos as a maker of many years has. */
 public final class LargeHouse {
@@ -32,7 +33,7 @@ public final class LargeHouse {
             .get(0)
             .objects("effects", e -> e.object("effect"))
             .get(0);
-    String doc = Json.write(EffectJson.format(EffectJson.parse(any)));
+    Effect effect = EffectJson.parse(any);
     try (Connection db =
         DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("nine-veils.db"))) {
       db.setAutoCommit(false);
@@ -61,7 +62,7 @@ public final class LargeHouse {
           add.setInt(4, e);
           add.setString(5, "Effect of some length %d".formatted(e));
           add.setString(6, "effect of some length %d".formatted(e));
-          add.setString(7, doc);
+          add.setString(7, doc(effect, e));
           add.executeUpdate();
         }
       }
@@ -69,6 +70,11 @@ public final class LargeHouse {
       run(db, "insert into collection (id, name, name_key, version) values (1, 'C', 'c', '1.0')");
       db.commit();
     }
+  }
+
+  /** No two are the same: each goes on at an opacity of its own. */
+  private static String doc(Effect effect, int e) {
+    return Json.write(EffectJson.format(effect.startingAt(0.5 + e * 0.0004)));
   }
 
   private static void photos(Connection db, Path folder, int photos) throws Exception {

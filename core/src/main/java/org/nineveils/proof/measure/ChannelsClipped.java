@@ -39,7 +39,7 @@ final class ChannelsClipped implements Measure {
 
   private static void mark(float[] low, float[] high, boolean[] is) {
     for (int i = 0; i < is.length; i++) {
-      is[i] = low[i] <= LOW | high[i] >= HIGH;
+      is[i] = low[i] <= LOW || high[i] >= HIGH;
     }
   }
 }

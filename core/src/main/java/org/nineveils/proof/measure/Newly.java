@@ -21,7 +21,7 @@ final class Newly {
     boolean[] is = marked(pair.seen(Pair.Side.FINISHED), test);
     int n = 0;
     for (int i = 0; i < is.length; i++) {
-      n += is[i] & !was[i] ? 1 : 0;
+      n += is[i] && !was[i] ? 1 : 0;
     }
     return Reading.of(100.0 * n / is.length);
   }
