@@ -6,7 +6,8 @@ import { counting, withLimit } from "../../main/resources/static/js/proofs/limit
 import { cellSize, inSight, layout, lefts, looking, newSheet, photoChoices, taken } from "../../main/resources/static/js/proofs/sheet-state.js";
 import { spread } from "../../main/resources/static/js/proofs/spread.js";
 import { startingAt, toggled } from "../../main/resources/static/js/bench/words.js";
-import { grouped, known, photoOf, picked, seen } from "../../main/resources/static/js/photos/wall-state.js";
+import { grouped, known, photoOf, seen } from "../../main/resources/static/js/photos/wall-state.js";
+import { picked } from "../../main/resources/static/js/web/picked.js";
 
 const data = {
   sections: [[1, "1 Looks"], [2, "2 Finish"]],

@@ -3,8 +3,9 @@
 import { send } from "../web/http.js";
 import { sayAfterReload, sayFault } from "../web/say.js";
 import { reload } from "../web/leaving.js";
+import { picked } from "../web/picked.js";
 import { picture } from "./pictures.js";
-import { grouped, known, photoOf, picked, seen } from "./wall-state.js";
+import { grouped, known, photoOf, seen } from "./wall-state.js";
 
 const ASK_MS = 60;
 const root = document.querySelector("[data-test-wall]");

@@ -29,6 +29,7 @@ export class Changed {
 
   #show(answer) {
     this.answer = answer;
+    this.box.querySelector("[data-changed-approve]").hidden = answer.approved;
     this.all.hidden = !answer.approved || answer.moved.length === 0;
     if (!answer.approved) {
       this.said.textContent = "No sheet of this kit was approved yet. Approve it when it is right: afterwards only what moved is shown here.";

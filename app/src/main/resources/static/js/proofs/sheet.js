@@ -253,7 +253,7 @@ function start() {
   }
   partsOf(page);
   for (const button of document.querySelectorAll("[data-keep]")) button.addEventListener("click", () => { button.closest("details").open = false; keep(button.dataset.keep); });
-  document.querySelector("[data-approve]").addEventListener("click", approve);
+  for (const button of document.querySelectorAll("[data-approve]")) button.addEventListener("click", approve);
   find("start").addEventListener("click", begin);
   find("stop").addEventListener("click", () => send("POST", `${address}/stop`).catch(sayFault));
   listen([

@@ -43,6 +43,16 @@ public class CollectionService {
     return store.kits(id);
   }
 
+  /** A collection by its names. */
+  public record Called(long id, String name, String version, String notes) {}
+
+  /** All collections by their names. */
+  public List<Called> named() {
+    return store.all().stream()
+        .map(c -> new Called(c.id(), c.name(), c.version(), c.notes()))
+        .toList();
+  }
+
   /** Starts a collection at version 1.0. */
   public long add(String name) {
     String clean = Names.check("A collection", name);

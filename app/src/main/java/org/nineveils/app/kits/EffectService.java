@@ -1,7 +1,6 @@
 package org.nineveils.app.kits;
 
 import java.util.LinkedHashSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -14,6 +13,7 @@ import org.nineveils.app.undo.Save;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Service;
 
@@ -21,11 +21,13 @@ import org.springframework.stereotype.Service;
 @Service
 public class EffectService {
   private final EffectStore store;
+  private final FollowStore follows;
   private final KitService kits;
   private final Journal journal;
 
-  EffectService(EffectStore store, KitService kits, Journal journal) {
+  EffectService(EffectStore store, FollowStore follows, KitService kits, Journal journal) {
     this.store = store;
+    this.follows = follows;
     this.kits = kits;
     this.journal = journal;
   }
@@ -106,10 +108,18 @@ public class EffectService {
     return journal.edit(
         KitService.scope(section.kitId()),
         "add " + clean,
-        () -> {
-          checkName(section.kitId(), clean, 0);
-          return store.add(section, clean, variantOf, doc);
-        });
+        () -> insert(section, clean, variantOf, doc));
+  }
+
+  /**
+   * Adds an effect within an edit that is under way.
+   *
+   * @throws Conflict with a sentence if the name is taken
+   */
+  long insert(Rows.Section section, String name, Long variantOf, String doc) {
+    String clean = Names.check("An effect", name);
+    checkName(section.kitId(), clean, 0);
+    return store.add(section, clean, variantOf, doc);
   }
 
   /**
@@ -130,27 +140,8 @@ public class EffectService {
         () -> {
           checkName(section.kitId(), clean, id);
           boolean stays = effect.sectionId() == sectionId;
-          int last =
-              store.inSection(sectionId).stream().mapToInt(Rows.Head::position).max().orElse(0);
-          store.file(id, section, stays ? effect.position() : last + 1, clean);
-          return null;
-        });
-  }
-
-  /** Moves an effect one place to the left (−1) or right (+1) within its section. */
-  public void move(long id, int by) {
-    Rows.Effect effect = get(id);
-    Rows.Section section = kits.section(effect.sectionId());
-    journal.edit(
-        KitService.scope(effect.kitId()),
-        "move " + effect.name(),
-        () -> {
-          List<Rows.Head> row = store.inSection(section.id());
-          Order.moved(
-              row,
-              e -> e.id() == id,
-              by,
-              (e, place) -> store.file(e.id(), section, place, e.name()));
+          int place = stays ? effect.position() : store.last(sectionId) + 1;
+          store.file(id, section, place, clean);
           return null;
         });
   }
@@ -230,6 +221,7 @@ public class EffectService {
 
   private void edit(long id, Save save, Set<String> scopes, Supplier<Optional<Effect>> next) {
     String name = get(id).name();
+    follows.of(id).ifPresent(source -> refuse(name, source));
     journal.edit(
         scopes,
         save.label(),
@@ -240,8 +232,14 @@ public class EffectService {
         });
   }
 
+  private static void refuse(String name, FollowStore.Source source) {
+    throw new Refusal(
+        "“%s” follows “%s” of %s. Change it there, or let it go its own way on the page of its kit."
+            .formatted(name, source.name(), source.kit()));
+  }
+
   /** The name, or with a number behind it, that no effect of the kit has. */
-  private String freeName(long kitId, String base) {
+  String freeName(long kitId, String base) {
     String name = Names.cut(base, Names.MAX);
     for (int n = 2; store.nameTaken(kitId, name, 0); n++) {
       name = Names.numbered(base, n);

@@ -20,9 +20,11 @@ class EffectStore {
       new Guarded.Shape<>("The effect", EffectJson::format, EffectJson::parse);
 
   private final JdbcClient db;
+  private final FollowStore follows;
 
-  EffectStore(JdbcClient db) {
+  EffectStore(JdbcClient db, FollowStore follows) {
     this.db = db;
+    this.follows = follows;
   }
 
   private static final String HEAD =
@@ -33,6 +35,11 @@ class EffectStore {
         .param(sectionId)
         .query(Rows.Head.class)
         .list();
+  }
+
+  /** The last place of a section that is taken; 0 where none is. */
+  int last(long sectionId) {
+    return inSection(sectionId).stream().mapToInt(Rows.Head::position).max().orElse(0);
   }
 
   /** All effects of a kit, by section and position. */
@@ -121,6 +128,13 @@ class EffectStore {
         .update();
   }
 
+  /** Gives an effect another place in its section. */
+  void place(long id, int position) {
+    db.sql("update effect set position = ? where id = ? and position <> ?")
+        .params(position, id, position)
+        .update();
+  }
+
   /** What a save makes of the effect; empty if something else came between. */
   Optional<Effect> meeting(long id, Save save, Effect effect) {
     return Guarded.meeting(db, "effect", id, save, effect, SHAPE);
@@ -133,8 +147,11 @@ class EffectStore {
     return Guarded.now(db, "effect", id, on, "The effect").map(EffectJson::parse);
   }
 
+  /** Stores the veils and note; what follows the effect has them too. */
   void store(long id, Effect effect) {
-    Guarded.store(db, "effect", id, Json.write(EffectJson.format(effect)));
+    String doc = Json.write(EffectJson.format(effect));
+    Guarded.store(db, "effect", id, doc);
+    follows.followers(id).forEach(follower -> Guarded.store(db, "effect", follower, doc));
   }
 
   void favour(long id, boolean favourite) {

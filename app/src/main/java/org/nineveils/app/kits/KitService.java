@@ -1,7 +1,9 @@
 package org.nineveils.app.kits;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.NotFound;
@@ -137,16 +139,42 @@ public class KitService {
         });
   }
 
-  /** Moves a section one place up (−1) or down (+1); the others are numbered anew. */
-  public void moveSection(long id, int by) {
+  /**
+   * Moves a section before another of its kit, or to the end.
+   *
+   * @param before id of the other; null for the end
+   */
+  public void placeSection(long id, Long before) {
     Rows.Section section = section(id);
     journal.edit(
         scope(section.kitId()),
         "move section " + section.name(),
         () -> {
-          Order.moved(kits.sections(section.kitId()), s -> s.id() == id, by, kits::renumber);
+          List<Rows.Section> order = new ArrayList<>(kits.sections(section.kitId()));
+          order.removeIf(s -> s.id() == id);
+          int at = order.size();
+          for (int i = 0; i < order.size(); i++) {
+            at = before != null && order.get(i).id() == before ? i : at;
+          }
+          order.add(at, section);
+          Order.number(order, kits::renumber);
           return null;
         });
+  }
+
+  /** Folds a section up on the page of its kit, or lets it down: how a page was left, no edit. */
+  public void fold(long id, boolean folded) {
+    section(id);
+    journal.quietly(
+        () -> {
+          kits.fold(id, folded);
+          return null;
+        });
+  }
+
+  /** Sections of a kit that are folded up. */
+  public Set<Long> folded(long kitId) {
+    return kits.folded(kitId);
   }
 
   /** Removes a section; the effects in it go with it, until undo. */
@@ -157,7 +185,7 @@ public class KitService {
         "remove section " + section.name(),
         () -> {
           kits.removeSection(id);
-          Order.moved(kits.sections(section.kitId()), s -> false, 0, kits::renumber);
+          Order.number(kits.sections(section.kitId()), kits::renumber);
           return null;
         });
   }

@@ -2,6 +2,7 @@ package org.nineveils.app.kits;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.nineveils.kit.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -106,5 +107,24 @@ class KitStore {
 
   void removeSection(long id) {
     db.sql("delete from section where id = ?").param(id).update();
+  }
+
+  void fold(long id, boolean folded) {
+    String sql =
+        folded
+            ? "insert into section_folded (section_id) values (?) on conflict (section_id) do nothing"
+            : "delete from section_folded where section_id = ?";
+    db.sql(sql).param(id).update();
+  }
+
+  Set<Long> folded(long kitId) {
+    return Set.copyOf(
+        db.sql(
+                """
+                select section_id from section_folded
+                where section_id in (select id from section where kit_id = ?)""")
+            .param(kitId)
+            .query(Long.class)
+            .list());
   }
 }

@@ -77,12 +77,6 @@ class KitsApi {
     return DONE;
   }
 
-  @PostMapping("/sections/{id}/move")
-  Map<String, Object> moveSection(@PathVariable("id") long id, @RequestParam("by") int by) {
-    kits.moveSection(id, by);
-    return DONE;
-  }
-
   @DeleteMapping("/sections/{id}")
   Map<String, Object> removeSection(@PathVariable("id") long id) {
     Rows.Section section = kits.section(id);
@@ -107,12 +101,6 @@ class KitsApi {
     long section =
         f.has("section") ? Long.parseLong(f.text("section")) : effects.get(id).sectionId();
     effects.file(id, section, f.text("name"));
-    return DONE;
-  }
-
-  @PostMapping("/effects/{id}/move")
-  Map<String, Object> move(@PathVariable("id") long id, @RequestParam("by") int by) {
-    effects.move(id, by);
     return DONE;
   }
 

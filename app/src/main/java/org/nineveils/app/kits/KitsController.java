@@ -8,13 +8,11 @@ import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Undo;
-import org.nineveils.kit.StackingRule;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 
-/** The pages of kits. */
+/** The page of all kits. */
 @Controller
 class KitsController {
   private static final int CARD_PICTURES = 4;
@@ -24,16 +22,18 @@ class KitsController {
 
   private final KitService kits;
   private final PhotoService photos;
+  private final ShownOn shown;
   private final Journal journal;
 
-  KitsController(KitService kits, PhotoService photos, Journal journal) {
+  KitsController(KitService kits, PhotoService photos, ShownOn shown, Journal journal) {
     this.kits = kits;
     this.photos = photos;
+    this.shown = shown;
     this.journal = journal;
   }
 
-  /** A kit with what its card on the first page shows. */
-  record Card(Rows.Kit kit, long sections, long effects, List<Rows.Head> first) {}
+  /** A kit with what its card on the first page shows, and the photo that stands for it. */
+  record Card(Rows.Kit kit, long sections, long effects, List<Rows.Head> first, long cover) {}
 
   @GetMapping("/")
   String start() {
@@ -52,16 +52,6 @@ class KitsController {
     return "kits/kits";
   }
 
-  @GetMapping("/kits/{id}")
-  String one(@PathVariable("id") long id, Model model) {
-    model.addAttribute("kit", kits.kit(id));
-    model.addAttribute("sections", kits.filled(id));
-    model.addAttribute("rules", StackingRule.values());
-    model.addAttribute("photoCount", photos.count(Side.WALL));
-    model.addAttribute("undo", Undo.of(journal, KitService.scope(id)));
-    return "kits/kit";
-  }
-
   private List<Card> cards() {
     Map<Long, List<Rows.Head>> first =
         kits.firstOfKits(CARD_PICTURES).stream().collect(Collectors.groupingBy(Rows.Head::kitId));
@@ -72,7 +62,11 @@ class KitsController {
             kit -> {
               Rows.Counts c = counts.getOrDefault(kit.id(), new Rows.Counts(kit.id(), 0, 0));
               return new Card(
-                  kit, c.sections(), c.effects(), first.getOrDefault(kit.id(), List.of()));
+                  kit,
+                  c.sections(),
+                  c.effects(),
+                  first.getOrDefault(kit.id(), List.of()),
+                  shown.cover(kit.id()));
             })
         .toList();
   }

@@ -130,6 +130,11 @@ class Measuring {
     if (!thumbnails.isKept(cell.key())) {
       make(cell);
     }
+    return shown(cell);
+  }
+
+  /** The same where nobody asks what it measures. */
+  byte[] shown(Cell cell) {
     return thumbnails.keep(
         cell.key(), () -> tried(cell).picture(cell.effect(), cell.effect().start()));
   }

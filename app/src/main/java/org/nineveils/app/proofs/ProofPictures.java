@@ -44,6 +44,14 @@ class ProofPictures {
     return Answers.jpeg(new Thumbnails.Small(cell.key(), () -> measuring.jpeg(cell)), request);
   }
 
+  /** The same picture where nobody asks what it measures. */
+  @GetMapping("/effects/{effect}/on/{photo}")
+  ResponseEntity<byte[]> shown(
+      @PathVariable("effect") long effect, @PathVariable("photo") long photo, WebRequest request) {
+    Cell cell = cells.one(effect, photo);
+    return Answers.jpeg(new Thumbnails.Small(cell.key(), () -> measuring.shown(cell)), request);
+  }
+
   /** A cell with a dial at a value. */
   @GetMapping("/proofs/pictures/{effect}/{photo}/dial")
   ResponseEntity<byte[]> dial(

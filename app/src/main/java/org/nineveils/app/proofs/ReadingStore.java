@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import org.nineveils.document.Json;
 import org.nineveils.document.ReadingsJson;
@@ -19,6 +20,7 @@ class ReadingStore {
   private static final int AT_ONCE = 500;
 
   private final JdbcClient db;
+  private final AtomicLong written = new AtomicLong();
 
   ReadingStore(JdbcClient db) {
     this.db = db;
@@ -65,9 +67,15 @@ class ReadingStore {
     }
   }
 
+  /** How many were written since the start: what was worked out of them before is stale then. */
+  long written() {
+    return written.get();
+  }
+
   void put(String key, Readings readings, Samples colours) {
     db.sql("insert into reading (key, doc, colours) values (?, ?, ?) on conflict (key) do nothing")
         .params(key, Json.write(ReadingsJson.format(readings)), colours.bytes())
         .update();
+    written.incrementAndGet();
   }
 }

@@ -6,12 +6,14 @@ import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.swatches.SwatchStore.Swatch;
 import org.nineveils.app.undo.Journal;
+import org.nineveils.catalogue.Kinds;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.veil.Veil;
+import org.nineveils.veil.VeilKind;
 import org.springframework.stereotype.Service;
 
 /** Keeps settings of single veils under the maker's mark. */
@@ -28,6 +30,22 @@ public class Swatches {
     this.store = store;
     this.collections = collections;
     this.journal = journal;
+  }
+
+  /**
+   * A swatch by its names.
+   *
+   * @param kind of its veil, as screens name it
+   */
+  public record Called(String mark, String name, String kind) {}
+
+  /** All swatches by their names. */
+  public List<Called> named() {
+    return store.all().stream().map(s -> new Called(s.mark(), s.name(), kind(s).label())).toList();
+  }
+
+  private static VeilKind kind(Swatch swatch) {
+    return Kinds.ofId(Json.read(swatch.doc(), "The swatch").text("kind"));
   }
 
   List<Swatch> all() {

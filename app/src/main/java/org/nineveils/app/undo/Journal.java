@@ -155,6 +155,13 @@ public class Journal {
     edits.settle(edit.id());
   }
 
+  /** Counts on with every change that was ever recorded; never goes back. */
+  public long place() {
+    return db.sql("select coalesce(max(seq), 0) from sqlite_sequence where name = 'edit_change'")
+        .query(Long.class)
+        .single();
+  }
+
   /** What a scope can take back and do again. */
   public Possible possible(String scope) {
     return new Possible(

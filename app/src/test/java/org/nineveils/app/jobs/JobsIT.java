@@ -139,7 +139,10 @@ class JobsIT {
 
   /** The key of some effect of the third kit. */
   private String pet() {
-    return http.get("/kits/3").body().replaceAll("(?s).*?data-effect=\"(\\d+)\".*", "$1");
+    return String.valueOf(
+        Json.read(http.get("/api/rack/3").body(), "The rack")
+            .objects("effects", e -> e.whole("id"))
+            .get(0));
   }
 
   @Test

@@ -30,9 +30,10 @@ class KitServiceTest {
   void open() {
     database = new Database(folder);
     var journal = TestJournal.on(database);
-    EffectStore store = new EffectStore(database.client());
+    FollowStore follows = new FollowStore(database.client());
+    EffectStore store = new EffectStore(database.client(), follows);
     kits = new KitService(new KitStore(database.client()), store, journal);
-    effects = new EffectService(store, kits, journal);
+    effects = new EffectService(store, follows, kits, journal);
     kit = kits.addKit("Cradle", "newborns");
   }
 
@@ -58,10 +59,12 @@ class KitServiceTest {
   void sectionsStayNumberedFromOneWhenMovedOrRemoved() {
     long brush = section("By brush");
     section("Finish");
-    kits.moveSection(brush, -1);
+    long looks = kits.sections(kit).get(0).id();
+    kits.placeSection(brush, looks);
     assertThat(sectionNames()).containsExactly("1 By brush", "2 Looks", "3 Finish");
-    kits.moveSection(brush, -1);
-    assertThat(sectionNames()).as("held within the row").startsWith("1 By brush");
+    kits.placeSection(looks, null);
+    assertThat(sectionNames()).containsExactly("1 By brush", "2 Finish", "3 Looks");
+    kits.placeSection(looks, kits.sections(kit).get(1).id());
     kits.removeSection(brush);
     assertThat(sectionNames()).containsExactly("1 Looks", "2 Finish");
   }
@@ -88,13 +91,11 @@ class KitServiceTest {
   }
 
   @Test
-  void effectsMoveWithinTheirSectionAndBetweenSections() {
+  void anEffectIsFiledInAnotherSectionUnderAnotherName() {
     long looks = kits.sections(kit).get(0).id();
     long brush = section("By brush");
     long a = effects.add(looks, "A", Effect.empty());
     effects.add(looks, "B", Effect.empty());
-    effects.move(a, 1);
-    assertThat(names(0)).containsExactly("B", "A");
     effects.file(a, brush, "A renamed");
     assertThat(names(0)).containsExactly("B");
     assertThat(names(1)).containsExactly("A renamed");

@@ -51,10 +51,7 @@ class FeelBench {
     try (var observed = RunningApp.demo().page()) {
       Page page = observed.page();
       Workplace bench = new Workplace(page);
-      page.navigate("/kits/2");
-      String address =
-          page.locator("[aria-label='Open Whole studio at the bench']").getAttribute("href");
-      page.navigate(address + "?photo=4");
+      bench.atTheBench(2, "Whole studio", 4);
       bench.settle();
       assertThat(page.locator(".veil").count()).isEqualTo(12);
       System.out.printf(
@@ -130,8 +127,7 @@ class FeelBench {
         room.settle();
       }
       printActs(page, "effect put on", "first");
-      page.navigate("/kits/2");
-      page.locator("[aria-label='Open Whole studio at the bench']").click();
+      room.atTheBench(2, "Whole studio", 4);
       room.settle();
       page.evaluate(WATCH_ACTS);
       for (int i = 1; i <= 9; i++) {

@@ -186,10 +186,7 @@ class Screenshots {
   }
 
   private static void atTheBench(Page page, int kit, String effect, int photo) {
-    page.navigate("/kits/" + kit);
-    String address =
-        page.locator("[aria-label='Open " + effect + " at the bench']").getAttribute("href");
-    page.navigate(address + "?photo=" + photo);
+    new Workplace(page).atTheBench(kit, effect, photo);
   }
 
   @Test

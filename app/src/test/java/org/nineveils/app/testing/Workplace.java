@@ -36,6 +36,17 @@ public final class Workplace {
     page.waitForFunction(SETTLED);
   }
 
+  /** Opens an effect of a kit at the bench. */
+  public void atTheBench(int kit, String effect, int photo) {
+    page.navigate("/kits/" + kit);
+    Object id =
+        page.evaluate(
+            "async ([kit, name]) => (await (await fetch('/api/rack/' + kit)).json())"
+                + ".effects.find(e => e.name === name).id",
+            List.of(kit, effect));
+    page.navigate("/bench/%s?photo=%d".formatted(id, photo));
+  }
+
   /** Hangs a veil of a kind by the chooser; it opens. */
   public void hang(String kindId) {
     page.locator(".hang").click();

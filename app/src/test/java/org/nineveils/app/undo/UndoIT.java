@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.nineveils.app.testing.Http;
 import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
+import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 
 /** What stands in the way of undo is said and offered; nothing that she made is lost on the way. */
@@ -39,8 +40,8 @@ class UndoIT {
   void aKitWithAnEffectPaintedOnAPhoto() throws IOException {
     made++;
     kit = id(http.json("POST", "/api/kits", "{\"name\": \"Undo %d\"}".formatted(made)).body());
-    String page = http.get("/kits/" + kit).body();
-    section = page.replaceAll("(?s).*?/api/sections/(\\d+)/effects.*", "$1");
+    Fields rack = Json.read(http.get("/api/rack/" + kit).body(), "The rack");
+    section = String.valueOf(rack.objects("sections", s -> s.whole("id")).get(0));
     effect =
         id(
             http.json("POST", "/api/sections/" + section + "/effects", "{\"name\": \"Dove\"}")
@@ -101,7 +102,7 @@ class UndoIT {
         .isEqualTo(200);
     asks.getByText("Bring the photo “" + photoName + "” back first").click();
     page.getByText("Taken back: remove Dove.").waitFor();
-    assertThat(page.locator(".effect .name").first().innerText()).isEqualTo("Dove");
+    assertThat(page.locator(".piece-name b").first().innerText()).isEqualTo("Dove");
     assertThat(http.get("/api/effects/%s?photo=%s".formatted(effect, photo)).body())
         .contains("\"painted\":{\"a\":1}");
   }
@@ -113,7 +114,7 @@ class UndoIT {
     Locator asks = page.locator("dialog[data-asks]");
     assertThat(asks.innerText()).contains("“add Dove”", "2 changes", "it can be brought back");
     asks.getByText("Leave it").click();
-    assertThat(page.locator(".effect .name").count()).isEqualTo(1);
+    assertThat(page.locator(".piece-name b").count()).isEqualTo(1);
     page.locator("[data-undo-button]").click();
     asks.getByText("Take it back").click();
     page.getByText("Taken back: add Dove.").waitFor();
@@ -125,7 +126,7 @@ class UndoIT {
     assertThat(page.locator(".aside-list").innerText()).contains("add Dove, 2 changes");
     button("Bring back: add Dove").click();
     page.getByText("Done again: add Dove.").waitFor();
-    assertThat(page.locator(".effect .name").allInnerTexts()).containsExactly("Dove", "Wren");
+    assertThat(page.locator(".piece-name b").allInnerTexts()).containsExactly("Dove", "Wren");
     assertThat(http.get("/api/effects/%s?photo=%s".formatted(effect, photo)).body())
         .contains("\"painted\":{\"a\":1}", "\"name\":\"Even\"");
   }
@@ -134,13 +135,13 @@ class UndoIT {
   @Test
   void theUndoOfAMessageTakesBackTheActThatItNames() {
     page.navigate("/kits/" + kit);
-    page.locator("[aria-label='More about Dove']").click();
-    page.locator("[data-effect='" + effect + "']").getByText("Remove").click();
+    page.locator("[data-effect='" + effect + "']").click();
+    page.keyboard().press("Delete");
     page.getByText("“Dove” was removed.").waitFor();
     http.json("POST", "/api/sections/" + section + "/effects", "{\"name\": \"Later\"}");
     page.locator(".said button").click();
     page.getByText("Taken back: remove Dove.").waitFor();
-    assertThat(page.locator(".effect .name").allInnerTexts()).contains("Dove", "Later");
+    assertThat(page.locator(".piece-name b").allInnerTexts()).contains("Dove", "Later");
   }
 
   @Test

@@ -38,6 +38,7 @@ class AccessibilityIT {
       strings = {
         "/kits",
         "/kits/1",
+        "/find?q=soft",
         "/photos",
         "/photos/6",
         "/proofs/1",

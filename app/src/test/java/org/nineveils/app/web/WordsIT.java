@@ -15,6 +15,7 @@ class WordsIT {
       strings = {
         "/kits",
         "/kits/2",
+        "/find?q=soft",
         "/bench/26",
         "/fitting/of?wardrobe=kit:2&photo=2",
         "/proofs/2",

@@ -1,0 +1,135 @@
+package org.nineveils.app.find;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.nineveils.app.kits.EffectService;
+import org.nineveils.app.kits.EffectTags;
+import org.nineveils.app.kits.KitService;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.app.kits.Shaping;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Shelf;
+import org.nineveils.app.proofs.Summaries;
+import org.nineveils.catalogue.Kinds;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Json;
+import org.nineveils.kit.EffectFacts;
+import org.nineveils.kit.Names;
+import org.nineveils.kit.Query;
+import org.nineveils.setting.Setting;
+import org.nineveils.veil.Effect;
+import org.nineveils.veil.VeilKind;
+import org.springframework.stereotype.Service;
+
+/** Finds effects in all kits. */
+@Service
+class FindService {
+  /** Bytes of the facts of an effect, at a guess. */
+  private static final long FACTS = 700;
+
+  private final FindStore store;
+  private final KitService kits;
+  private final EffectService effects;
+  private final EffectTags tags;
+  private final Shaping shaping;
+  private final Summaries summaries;
+  private final Shelf<String, EffectFacts> facts;
+
+  FindService(
+      FindStore store,
+      KitService kits,
+      EffectService effects,
+      EffectTags tags,
+      Shaping shaping,
+      Summaries summaries,
+      Budget budget) {
+    this.store = store;
+    this.kits = kits;
+    this.effects = effects;
+    this.tags = tags;
+    this.shaping = shaping;
+    this.summaries = summaries;
+    this.facts = budget.shelf("what effects are like", f -> FACTS);
+  }
+
+  /** A kit with those of its effects that were found. */
+  record Found(Rows.Kit kit, List<Rows.Head> effects) {}
+
+  /** What phrases can name now. */
+  Query.Known known() {
+    Map<String, String> kinds = new LinkedHashMap<>();
+    Set<String> settings = new TreeSet<>();
+    for (VeilKind kind : Kinds.all()) {
+      kinds.put(kind.id(), kind.label());
+      kind.settings().stream().map(Setting::label).forEach(settings::add);
+    }
+    return new Query.Known(
+        tags.all(),
+        kits.kits().stream().map(Rows.Kit::name).toList(),
+        kinds,
+        List.copyOf(settings));
+  }
+
+  /** The kits in which something is found, with their effects as they hang. */
+  List<Found> find(Query query) {
+    Set<Long> worded =
+        query.words().isEmpty() ? Set.of() : new LinkedHashSet<>(store.effects(query.words()));
+    List<Found> out = new ArrayList<>();
+    for (Rows.Kit kit : kits.kits()) {
+      List<Rows.Head> hanging =
+          kits.filled(kit.id()).stream()
+              .flatMap(f -> f.effects().stream())
+              .filter(e -> query.words().isEmpty() || worded.contains(e.id()))
+              .toList();
+      List<Rows.Head> taken = query.asksForFacts() ? taken(kit, hanging, query) : hanging;
+      if (!taken.isEmpty()) {
+        out.add(new Found(kit, taken));
+      }
+    }
+    return out;
+  }
+
+  private List<Rows.Head> taken(Rows.Kit kit, List<Rows.Head> heads, Query query) {
+    if (heads.isEmpty() || !(query.kits().isEmpty() || query.kits().contains(key(kit)))) {
+      return List.of();
+    }
+    Map<Long, String> docs = effects.docs(kit.id());
+    Map<Long, List<String>> tagged = tags.inKit(kit.id());
+    Set<Long> follow = shaping.followed(kit.id()).keySet();
+    Map<Long, Summaries.Summary> proofs = summaries.of(kit.id());
+    return heads.stream()
+        .filter(
+            head ->
+                query.takes(
+                    new Query.Candidate(
+                        key(kit),
+                        keys(tagged.getOrDefault(head.id(), List.of())),
+                        factsOf(head, docs.get(head.id())),
+                        proofs.getOrDefault(head.id(), Summaries.NONE).proofed(),
+                        head.favourite(),
+                        head.variantOf() != null,
+                        follow.contains(head.id()),
+                        factsOf(head, docs.get(head.id())).edition() < Effect.CURRENT_EDITION)))
+        .toList();
+  }
+
+  private EffectFacts factsOf(Rows.Head head, String doc) {
+    return facts.get(
+        head.id() + " at " + head.rev(),
+        () -> EffectFacts.of(EffectJson.parse(Json.read(doc, "“%s”".formatted(head.name())))));
+  }
+
+  private static String key(Rows.Kit kit) {
+    return Names.key(kit.name());
+  }
+
+  private static Set<String> keys(List<String> names) {
+    return names.stream().map(Names::key).collect(Collectors.toSet());
+  }
+}

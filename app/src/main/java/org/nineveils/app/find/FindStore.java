@@ -1,0 +1,39 @@
+package org.nineveils.app.find;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Looks words up. */
+@Repository
+class FindStore {
+  private final JdbcClient db;
+
+  FindStore(JdbcClient db) {
+    this.db = db;
+  }
+
+  /**
+   * Ids of effects of which name, note, veils or tags hold all words, the best first: what a name
+   * holds counts most.
+   *
+   * @param words beginnings of words; at least one
+   */
+  List<Long> effects(List<String> words) {
+    return db.sql(
+            """
+            select rowid from effect_text where effect_text match ?
+            order by bm25(effect_text, 10, 2, 3, 6), rowid""")
+        .param(matching(words))
+        .query(Long.class)
+        .list();
+  }
+
+  /** All words as beginnings, each in quotation marks, so that nothing typed is an operator. */
+  private static String matching(List<String> words) {
+    return words.stream()
+        .map(w -> "\"" + w.replace("\"", "") + "\"*")
+        .collect(Collectors.joining(" "));
+  }
+}

@@ -1,0 +1,70 @@
+package org.nineveils.app.rack;
+
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.app.proofs.Summaries;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Json;
+import org.nineveils.kit.EffectFacts;
+import org.nineveils.kit.Names;
+import org.nineveils.kit.Readiness;
+import org.nineveils.veil.Effect;
+import org.springframework.stereotype.Component;
+
+/** An effect as it hangs on a rack: what is in it, how far it has come, what its proofs say. */
+@Component
+public class Pieces {
+  /** Characters of a note that pages show beside the rack. */
+  private static final int NOTE = 400;
+
+  /** The piece; more can be put to it. */
+  public Map<String, Object> of(Rows.Head head, String doc, Summaries.Summary proof) {
+    Effect effect = EffectJson.parse(Json.read(doc, "“%s”".formatted(head.name())));
+    Readiness ready = Readiness.of(EffectFacts.of(effect), proof.proofed());
+    return Json.object(
+        "id", head.id(),
+        "name", head.name(),
+        "rev", head.rev(),
+        "favourite", head.favourite(),
+        "state", ready.state().word(),
+        "lacks", ready.lacks().stream().map(Readiness.Lack::words).toList(),
+        "line", line(ready, proof),
+        "over", proof.proofed().over(),
+        "near", proof.proofed().near(),
+        "proofed", proofed(proof),
+        "note", Names.cut(effect.note(), NOTE),
+        "kinds", effect.veils().stream().map(v -> v.kind().id()).toList(),
+        "brushed", effect.veils().stream().filter(v -> v.mask().startsHidden()).count(),
+        "dials", effect.dials().stream().map(d -> d.label()).toList(),
+        "start", effect.start(),
+        "madeFor", effect.madeFor(),
+        "edition", effect.edition());
+  }
+
+  /** What stands below its name. */
+  private static String line(Readiness ready, Summaries.Summary proof) {
+    List<Readiness.Lack> lacks = ready.lacks();
+    if (ready.state() == Readiness.State.PLANNED) {
+      return "planned";
+    }
+    if (lacks.contains(Readiness.Lack.LIMITS)) {
+      return "%d over: %s".formatted(proof.proofed().over(), proof.worst());
+    }
+    return lacks.isEmpty() ? "ready" : lacks.get(0).words();
+  }
+
+  private static String proofed(Summaries.Summary proof) {
+    Readiness.Proofed p = proof.proofed();
+    if (!p.sheet()) {
+      return "This kit was never proofed.";
+    }
+    String made = "Proofed on %d of %d photos".formatted(p.made(), p.of());
+    if (p.over() > 0) {
+      return "%s, over a limit on %d: %s.".formatted(made, p.over(), proof.worst());
+    }
+    return p.near() > 0
+        ? "%s, near a limit on %d: %s.".formatted(made, p.near(), proof.worst())
+        : p.made() > 0 ? made + ", within its limits." : made + ".";
+  }
+}

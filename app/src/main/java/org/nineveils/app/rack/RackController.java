@@ -1,0 +1,84 @@
+package org.nineveils.app.rack;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.nineveils.app.kits.KitService;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.photos.Side;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Undo;
+import org.nineveils.document.Json;
+import org.nineveils.kit.StackingRule;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** The page of a kit. */
+@Controller
+class RackController {
+  private final KitService kits;
+  private final PhotoService photos;
+  private final RackState rack;
+  private final Journal journal;
+
+  RackController(KitService kits, PhotoService photos, RackState rack, Journal journal) {
+    this.kits = kits;
+    this.photos = photos;
+    this.rack = rack;
+    this.journal = journal;
+  }
+
+  @GetMapping("/kits/{id}")
+  String one(@PathVariable("id") long id, Model model) {
+    Map<String, Object> state = rack.of(id);
+    state.put(
+        "wall",
+        photos.all(Side.WALL).stream()
+            .map(p -> Json.object("id", p.id(), "name", p.name()))
+            .toList());
+    state.put("others", others(id));
+    state.put("rules", rules());
+    model.addAttribute("kit", kits.kit(id));
+    model.addAttribute("data", Json.write(state));
+    model.addAttribute("rules", StackingRule.values());
+    model.addAttribute("undo", Undo.of(journal, KitService.scope(id)));
+    return "rack/rack";
+  }
+
+  /** The other kits with their sections: what can be dropped on. */
+  private List<Object> others(long id) {
+    return kits.kits().stream()
+        .filter(k -> k.id() != id)
+        .<Object>map(
+            k ->
+                Json.object(
+                    "id", k.id(),
+                    "name", k.name(),
+                    "effects", count(k.id()),
+                    "sections",
+                        kits.sections(k.id()).stream()
+                            .map(s -> Json.object("id", s.id(), "name", section(s)))
+                            .toList()))
+        .toList();
+  }
+
+  private int count(long kitId) {
+    return kits.counts().stream()
+        .filter(c -> c.kitId() == kitId)
+        .mapToInt(Rows.Counts::effects)
+        .sum();
+  }
+
+  private static String section(Rows.Section section) {
+    return section.number() + " " + section.name();
+  }
+
+  private static List<Object> rules() {
+    return Stream.of(StackingRule.values())
+        .<Object>map(r -> Json.object("id", r.id(), "label", r.label()))
+        .toList();
+  }
+}

@@ -1,0 +1,67 @@
+package org.nineveils.app.rack;
+
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.kits.KitService;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.document.Fields;
+import org.nineveils.document.Json;
+import org.nineveils.kit.StackingRule;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Acts on the sections of a rack, answered as those on effects are. */
+@RestController
+@RequestMapping("/api/rack/{kit}/sections")
+class SectionsApi {
+  private final KitService kits;
+  private final RackState rack;
+
+  SectionsApi(KitService kits, RackState rack) {
+    this.kits = kits;
+    this.rack = rack;
+  }
+
+  @PostMapping
+  Map<String, Object> add(@PathVariable("kit") long kit, @RequestBody String body) {
+    Fields f = request(body);
+    kits.addSection(kit, f.text("name"), StackingRule.ofId(f.text("rule")));
+    return rack.after(kit, "", List.of());
+  }
+
+  @PostMapping("/change")
+  Map<String, Object> change(@PathVariable("kit") long kit, @RequestBody String body) {
+    Fields f = request(body);
+    kits.changeSection(f.whole("section"), f.text("name"), StackingRule.ofId(f.text("rule")));
+    return rack.after(kit, "", List.of());
+  }
+
+  /** Takes section, and the one that it is put before, if any. */
+  @PostMapping("/place")
+  Map<String, Object> place(@PathVariable("kit") long kit, @RequestBody String body) {
+    Fields f = request(body);
+    kits.placeSection(f.whole("section"), f.has("before") ? (long) f.whole("before") : null);
+    return rack.after(kit, "", List.of());
+  }
+
+  @PostMapping("/fold")
+  Map<String, Object> fold(@PathVariable("kit") long kit, @RequestBody String body) {
+    Fields f = request(body);
+    kits.fold(f.whole("section"), f.flag("folded", true));
+    return rack.after(kit, "", List.of());
+  }
+
+  @PostMapping("/remove")
+  Map<String, Object> remove(@PathVariable("kit") long kit, @RequestBody String body) {
+    Rows.Section section = kits.section(request(body).whole("section"));
+    kits.removeSection(section.id());
+    return rack.after(kit, "“%s” was removed.".formatted(section.name()), List.of());
+  }
+
+  private static Fields request(String body) {
+    return Json.read(body, "The request");
+  }
+}
