@@ -15,6 +15,7 @@ create table effect_tag (
   tag_key text not null,
   unique (effect_id, tag_key)
 );
+create index effect_named on effect (name_key);
 create index tagged on effect_tag (tag_key);
 
 -- An effect of a lite kit has the veils of another; what goes with the other is the following alone.
@@ -24,6 +25,27 @@ create table effect_follows (
   source_id integer not null references effect (id) on delete cascade
 );
 create index followed on effect_follows (source_id);
+
+-- Signs that the maker puts on effects and sections for herself.
+create table effect_mark (
+  id integer primary key autoincrement,
+  effect_id integer not null unique references effect (id) on delete cascade,
+  mark text not null
+);
+create table section_mark (
+  id integer primary key autoincrement,
+  section_id integer not null unique references section (id) on delete cascade,
+  mark text not null
+);
+
+-- Two sections of a kit whose effects are not worn together, the one with the lower id first.
+create table section_against (
+  id integer primary key autoincrement,
+  one_id integer not null references section (id) on delete cascade,
+  two_id integer not null references section (id) on delete cascade,
+  asks integer not null default 0,
+  unique (one_id, two_id)
+);
 
 create table saved_search (
   id integer primary key autoincrement,
@@ -45,7 +67,7 @@ create virtual table effect_text using fts5 (
 
 create view effect_words as
 select e.id, e.name, coalesce(e.doc ->> '$.note', '') as note,
-  coalesce((select group_concat(coalesce(v.value ->> '$.name', ''), ' ') from json_each(e.doc, '$.veils') v), '') as veils,
+  coalesce((select group_concat(coalesce(v.value ->> '$.name', ''), ' ') from json_each(e.doc, '$.veils') v where v.type = 'object'), '') as veils,
   coalesce((select group_concat(t.tag, ' ') from effect_tag t where t.effect_id = e.id), '') as tags
 from (select id, name, iif(json_valid(doc), doc, '{}') as doc from effect) e;
 
@@ -58,7 +80,7 @@ end;
 
 create trigger words_of_changed_effect after update of name, doc on effect begin
   update effect_text set (name, note, veils) = (select name, note, veils from effect_words where id = new.id)
-  where rowid = new.id;
+  where rowid = new.id and (name, note, veils) is not (select name, note, veils from effect_words where id = new.id);
 end;
 
 create trigger words_of_gone_effect after delete on effect begin

@@ -9,6 +9,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.nineveils.document.SettingsReference;
 import org.nineveils.release.FormatSchema;
+import org.nineveils.release.KitFileSchema;
 
 /** One description of a setting drives the documents too: they are what the descriptors give. */
 class PublishedDocsTest {
@@ -18,6 +19,7 @@ class PublishedDocsTest {
         Map.of(
             "schema/effect.schema.json", FormatSchema.effect(),
             "schema/manifest.schema.json", FormatSchema.manifest(),
+            "schema/kit-file.schema.json", KitFileSchema.manifest(),
             "settings.md", SettingsReference.markdown());
     for (var document : documents.entrySet()) {
       Path file = Path.of("../docs").resolve(document.getKey());

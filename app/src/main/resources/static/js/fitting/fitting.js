@@ -195,6 +195,7 @@ const offers = new Offers(root.querySelector(".offers"), {
   },
   wearAll: (section, lifted) => ask("wear-all", { section, lifted }),
   takeSection: (section) => ask("take-off-section", { section }),
+  resetSection: (section) => ask("reset-section", { section }),
 });
 
 function open(key) {

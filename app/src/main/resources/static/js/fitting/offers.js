@@ -8,7 +8,7 @@ const TRY_AFTER_MS = 90;
 export class Offers {
   /**
    * @param root element with the sections
-   * @param on { isWorn(key), try(key | null), toggle(key), wearAll(section, lifted), takeSection(section) }
+   * @param on { isWorn(key), try(key | null), toggle(key), wearAll(section, lifted), takeSection(section), resetSection(section) }
    */
   constructor(root, on) {
     this.root = root;
@@ -18,6 +18,9 @@ export class Offers {
     for (const star of root.querySelectorAll("[data-favour]")) star.addEventListener("click", () => this.#favour(star));
     for (const menu of root.querySelectorAll("[data-wear-all]")) {
       menu.addEventListener("click", () => on.wearAll(Number(menu.dataset.section), menu.dataset.wearAll === "lifted"));
+    }
+    for (const button of root.querySelectorAll("[data-reset-section]")) {
+      button.addEventListener("click", () => on.resetSection(Number(button.dataset.section)));
     }
     for (const button of root.querySelectorAll("[data-take-section]")) {
       button.addEventListener("click", () => on.takeSection(Number(button.dataset.section)));

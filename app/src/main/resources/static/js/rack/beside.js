@@ -28,7 +28,7 @@ function whatIsIn(e) {
     e.start < 1 ? `starts at ${Math.round(e.start * 100)} %` : "",
     e.madeFor.length > 0 ? `made for ${e.madeFor.join(", ")}` : "",
     e.variantOf ? `a variant of ${e.variantOf}` : "",
-    `edition ${e.edition}`,
+    e.older ? `older edition, ${e.edition}` : `edition ${e.edition}`,
   ];
   return parts.filter(Boolean).join(" · ");
 }
@@ -96,6 +96,7 @@ export class Beside {
       out.push(act("variant-one", "Variant", `Make a variant of ${e.name}`), act("series-one", "Series …", `Make a series of ${e.name}`));
       if (e.proofed.startsWith("Proofed")) out.push(element("a", { className: "button small", href: `/proofs/${this.kit}`, textContent: "Its proofs" }));
     }
+    if (e.older) out.push(act("update-one", "Update …", `Update ${e.name}`));
     if (e.follows) out.push(act("let-go-one", "Let it go its own way"));
     return element("div", { className: "beside-ends" }, ...out);
   }

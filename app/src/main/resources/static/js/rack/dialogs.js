@@ -3,6 +3,7 @@ import { ask, grouped, options } from "../web/form.js";
 import { send } from "../web/http.js";
 import { leaveTo, reload } from "../web/leaving.js";
 import { sayAfterReload } from "../web/say.js";
+import { editRules } from "./rules.js";
 
 /** @param how { act(path, body): promise, rack(): state, data: what the page came with, kit: id } */
 export function dialogs({ act, rack, data, kit }) {
@@ -11,14 +12,14 @@ export function dialogs({ act, rack, data, kit }) {
     { label: rack().kit.name, options: rack().sections.map((s) => [s.id, `${s.number} ${s.name}`]) },
     ...data.others.map((k) => ({ label: k.name, options: k.sections.map((s) => [s.id, s.name]) })),
   ]);
+  const markField = (value) => ({ name: "mark", label: "Mark", kind: "choice", optional: true, value, choices: options([["", "no mark"], ...data.marks.map((m) => [m.id, `${m.sign} ${m.word}`])]) });
   const newKit = (title, words, label, run) =>
     ask({ title, words, label, fields: [{ name: "name", label: "Name of the new kit" }] }, async ({ name }) => leaveTo((await run(name)).go));
 
   return {
     section: () =>
       ask({ title: "Add a section", label: "Add the section", fields: [{ name: "name", label: "Name" }, { name: "rule", label: "Effects of this section are worn", kind: "choice", choices: rules() }] }, (v) => act("sections", v)),
-    changeSection: (section) =>
-      ask({ title: "Change this section", label: "Change it", fields: [{ name: "name", label: "Name", value: section.name }, { name: "rule", label: "Effects of this section are worn", kind: "choice", choices: rules(), value: section.rule }] }, (v) => act("sections/change", { section: section.id, ...v })),
+    changeSection: (section) => editRules(section, { rack: rack(), rules: data.rules, marks: data.marks, act }),
     plan: (section) =>
       ask(
         { title: `Plan effects in ${section.name}`, words: "One name a line. They hang as outlines until they are built.", label: "Plan them", fields: [{ name: "names", label: "Names", kind: "lines" }] },
@@ -26,6 +27,11 @@ export function dialogs({ act, rack, data, kit }) {
       ),
     fresh: (section) =>
       ask({ title: `New effect in ${section.name}`, label: "Build it at the bench", fields: [{ name: "name", label: "Name" }] }, async (v) => leaveTo((await send("POST", `/api/sections/${section.id}/effects`, v)).go)),
+    note: (effect) =>
+      ask({ title: `Note of ${effect.name}`, words: "What the photographer reads when the effect goes on: what to brush, with which brush, what to lower.", label: "Keep it", fields: [{ name: "note", label: "Note", kind: "lines", rows: 4 }] }, (v) => act("note", { effect: effect.id, ...v })),
+    meantFor: (effect) =>
+      ask({ title: `What ${effect.name} is brushed onto`, label: "Keep it", fields: [{ name: "region", label: "Meant for", kind: "choice", choices: options(data.regions.map((r) => [r, r])) }] }, (v) => act("meant-for", { effect: effect.id, ...v })),
+    mark: (ids) => ask({ title: "Mark", words: "For your eyes: marks do not travel.", label: "Mark", fields: [markField("")] }, (v) => act("mark", { effects: ids, ...v })),
     tag: (ids) => {
       const known = rack().tags;
       return ask(

@@ -9,7 +9,7 @@ const element = (tag, className, ...inside) => {
 };
 
 /** What a screen reader says of a piece. */
-export const pieceWords = (number, e) => [number, e.name, e.favourite ? "favourite" : "", e.line, ...e.tags.map((t) => `tagged ${t}`)].filter(Boolean).join(", ");
+export const pieceWords = (number, e, mark) => [number, e.name, mark ? `marked ${mark.word}` : "", e.favourite ? "favourite" : "", e.line, ...e.tags.map((t) => `tagged ${t}`)].filter(Boolean).join(", ");
 
 /** Makes a piece; {@link fillPiece} gives it what it shows. */
 export function newPiece(id) {
@@ -25,12 +25,12 @@ export function newPiece(id) {
   return piece;
 }
 
-/** @param where { number, photo: id, picture: address of its picture, or "" } */
-export function fillPiece(piece, effect, { number, address }) {
+/** @param where { number, address: of its picture, or "", mark: { sign, word } if it has one } */
+export function fillPiece(piece, effect, { number, address, mark }) {
   const [picture, hem, name, line] = piece.children;
   const planned = effect.state === "planned";
   piece.classList.toggle("is-planned", planned);
-  piece.setAttribute("aria-label", pieceWords(number, effect));
+  piece.setAttribute("aria-label", pieceWords(number, effect, mark));
   if (planned || !address) picture.replaceChildren(planned ? "to be built" : "");
   else if (picture.firstChild?.getAttribute?.("src") !== address) {
     picture.replaceChildren(Object.assign(new Image(), { alt: "", loading: "lazy", draggable: false, src: address }));
@@ -44,7 +44,7 @@ export function fillPiece(piece, effect, { number, address }) {
       return cloth;
     }));
   }
-  name.replaceChildren(...(number ? [element("span", "piece-number", number)] : []), Object.assign(element("b", "", effect.name), { title: effect.name }), ...(effect.favourite ? [element("span", "piece-star", "★")] : []));
+  name.replaceChildren(...(number ? [element("span", "piece-number", number)] : []), Object.assign(element("b", "", effect.name), { title: effect.name }), ...(mark ? [Object.assign(element("span", "piece-mark", mark.sign), { title: mark.word })] : []), ...(effect.favourite ? [element("span", "piece-star", "★")] : []));
   line.textContent = effect.line;
   line.title = effect.line;
   line.className = `piece-line${effect.over > 0 ? " is-over" : effect.state === "in work" ? " is-lacking" : ""}`;

@@ -12,16 +12,18 @@ import { Beside } from "./beside.js";
 import { Carrying } from "./carrying.js";
 import { dialogs } from "./dialogs.js";
 import { Dragging } from "./dragging.js";
+import { Health } from "./health.js";
+import { mends, removedSwatch } from "./mending.js";
 import { besides } from "./moves.js";
 import { effectOf, hanging, inSight, left, pickedWords, put, sectionPut } from "./rack-state.js";
 import { rackKeys } from "./rack-keys.js";
+import { pointing } from "./pointing.js";
 import { Rails } from "./rails.js";
 import { renamed } from "./renaming.js";
 import { seriesOf } from "./series.js";
 import { Side } from "./side.js";
 import { chooseShown } from "./wall-choice.js";
 
-const POINTED_MS = 90;
 const page = document.querySelector("[data-rack]");
 const data = JSON.parse(page.dataset.state);
 const kit = data.kit.id;
@@ -35,9 +37,21 @@ let last = null; // the one that was picked before
 let pointed = 0;
 let waiting = Promise.resolve();
 
-const rails = new Rails(find("sections"), Object.fromEntries(data.rules.map((r) => [r.id, r.label])));
+const rails = new Rails(find("sections"), Object.fromEntries(data.rules.map((r) => [r.id, r.label])), Object.fromEntries(data.marks.map((m) => [m.id, m])));
 const beside = new Beside(find("beside"), { kit });
 const side = new Side(page, data.others);
+const health = new Health(find("health"), {
+  kit,
+  photos: () => rack.photos.map((p) => p.id),
+  pick: (ids) => {
+    pick(new Set(ids), ids[0]);
+    rails.focus(ids[0]);
+  },
+  mend: (ill, ids) => mending[ill](ids),
+  section: (id) => acted("sections/remove", { section: id }, true),
+  swatch: (swatch) => removedSwatch(swatch, kit).then(take, sayFault),
+  dial: (dial) => acted("dial-off", dial),
+});
 
 function photo() {
   return rack.photos.some((p) => p.id === look.photo) ? look.photo : (rack.cover || rack.photos[0]?.id || 0);
@@ -48,6 +62,7 @@ function draw(shown = rack) {
   rails.show(shown, now);
   side.show(rack, now.photo);
   showBeside();
+  health.show(rack);
   const n = look.picked.size;
   find("picked").hidden = n < 2;
   find("picked-count").textContent = `${n} picked`;
@@ -151,13 +166,12 @@ new Dragging(page, find("rails"), rails, {
 const toBench = (id) => leaveTo(`/bench/${id}${photo() ? `?photo=${photo()}` : ""}`);
 
 const ACTS = {
-  section: () => open.section(),
   shown: () => chooseShown(data.wall, { rack: () => rack, act: (path, body) => acted(path, body) }),
-  duplicate: () => open.duplicate(),
-  merge: () => open.merge(),
+  ...Object.fromEntries(["section", "duplicate", "merge"].map((name) => [name, () => open[name]()])),
   move: () => open.move(list(them()), pickedWords(rack, them())),
   copy: () => open.copy(list(them()), pickedWords(rack, them())),
   tag: () => open.tag(list(them())),
+  mark: () => open.mark(list(them())),
   split: () => open.split(list(them()), pickedWords(rack, them())),
   lite: () => open.lite(list(them()), pickedWords(rack, them())),
   favour: () => acted("favour", { effects: list(them()), on: list(them()).some((id) => !effectOf(rack, id).favourite) }),
@@ -168,10 +182,13 @@ const ACTS = {
   "rename-one": () => rename(shownId()),
   "variant-one": () => variant(shownId()),
   "series-one": () => seriesOf(effectOf(rack, shownId()), { photo: photo(), made: take }).catch(sayFault),
+  "update-one": () => mending.OLDER([shownId()]),
   "let-go-one": () => acted("let-go", { effects: [shownId()] }),
 };
 
 const shownId = () => pointed || look.active;
+
+const mending = mends({ kit, open, toBench, rename, act, effect: (id) => effectOf(rack, id), photo });
 
 async function variant(id) {
   try {
@@ -215,22 +232,14 @@ page.addEventListener("dblclick", (event) => {
   if (piece && !isTyping(event.target)) toBench(Number(piece.dataset.effect));
 });
 
-let pointing;
-page.addEventListener("pointerover", (event) => {
-  const piece = event.target.closest?.("[data-rails] [data-effect]");
-  const next = piece ? Number(piece.dataset.effect) : event.target.closest?.("[data-beside]") ? pointed : 0;
-  if (next === pointed || document.body.classList.contains("is-dragging")) return;
-  clearTimeout(pointing);
-  pointing = setTimeout(() => {
-    pointed = next;
-    showBeside();
-  }, POINTED_MS);
+pointing(page, () => pointed, (next) => {
+  pointed = next;
+  showBeside();
 });
 
 find("sections").addEventListener("focusin", (event) => {
-  const piece = event.target.closest("[data-effect]");
-  if (!piece || Number(piece.dataset.effect) === look.active) return;
-  pick(look.picked, Number(piece.dataset.effect));
+  const id = Number(event.target.closest("[data-effect]")?.dataset.effect ?? look.active);
+  if (id !== look.active) pick(look.picked, id);
 });
 
 function ofSection(button) {

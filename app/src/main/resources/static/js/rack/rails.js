@@ -11,9 +11,9 @@ const button = (words, act, label) => {
 };
 
 export class Rails {
-  /** @param box that the sections are put into ; @param rules { id: words } */
-  constructor(box, rules) {
-    Object.assign(this, { box, rules, pieces: new Map(), sections: new Map() });
+  /** @param box that the sections are put into ; @param rules { id: words } ; @param marks { id: { sign, word } } */
+  constructor(box, rules, marks) {
+    Object.assign(this, { box, rules, marks, pieces: new Map(), sections: new Map() });
   }
 
   /** @param look { photo, picked: Set, active: id } */
@@ -22,7 +22,7 @@ export class Rails {
     for (const effect of rack.effects) {
       const piece = this.#piece(effect.id);
       const address = look.photo ? `/effects/${effect.id}/on/${look.photo}?v=${effect.rev}` : "";
-      fillPiece(piece, effect, { number: numberOf(rack, effect.id), address });
+      fillPiece(piece, effect, { number: numberOf(rack, effect.id), address, mark: this.marks[effect.mark] });
       kept.add(effect.id);
     }
     for (const id of this.pieces.keys()) if (!kept.has(id)) this.#drop(id);
@@ -62,7 +62,7 @@ export class Rails {
     rail.setAttribute("aria-label", `${section.number} ${section.name}`);
     rail.hidden = section.folded;
     made.classList.toggle("is-folded", section.folded);
-    const facts = JSON.stringify([section.number, section.name, section.rule, section.folded, section.effects.length]);
+    const facts = JSON.stringify([section.number, section.name, section.rule, section.folded, section.effects.length, section.mark]);
     if (header.dataset.facts !== facts) {
       header.dataset.facts = facts;
       this.#head(header, section);
@@ -81,8 +81,10 @@ export class Rails {
     const n = section.effects.length;
     const rule = Object.assign(document.createElement("span"), { className: "rule", textContent: `${this.rules[section.rule]} · ${n === 1 ? "1 effect" : `${n} effects`}` });
     rule.title = rule.textContent;
+    const mark = this.marks[section.mark];
+    const sign = mark ? [Object.assign(document.createElement("span"), { className: "section-mark", textContent: `${mark.sign} ${mark.word}` })] : [];
     header.replaceChildren(
-      fold, number, name, rule,
+      fold, number, name, ...sign, rule,
       button("New effect", "new", `New effect in ${section.name}`),
       button("Plan …", "plan", `Plan effects in ${section.name}`),
       button("Change …", "change", `Change section ${section.name}`),

@@ -6,8 +6,8 @@ const element = (tag, fields = {}, ...inside) => {
   return made;
 };
 
-function field({ name, label, kind = "text", value = "", max = 60, choices = [], rows = 8, hint = "" }) {
-  const common = { name, className: "input", required: true, autocomplete: "off" };
+function field({ name, label, kind = "text", value = "", max = 60, choices = [], rows = 8, hint = "", optional = false }) {
+  const common = { name, className: "input", required: !optional, autocomplete: "off" };
   const input =
     kind === "choice" ? element("select", common, ...choices) : kind === "lines" ? element("textarea", { ...common, rows }) : element("input", { ...common, maxLength: max });
   if (value !== "") input.value = value;

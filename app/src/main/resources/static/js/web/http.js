@@ -104,7 +104,7 @@ function uploadOnce(address, file, onShare) {
     request.upload.addEventListener("progress", (e) => onShare(e.loaded / Math.max(1, e.total)));
     request.addEventListener("load", () => {
       if (request.status < 300) resolve(request.response);
-      else reject(new Refused(request.response?.sentence ?? `“${file.name}” was not taken.`, request.status));
+      else reject(new Refused(request.response?.sentence ?? `“${file.name}” was not taken.`, request.status, request.response ?? {}));
     });
     request.addEventListener("error", () => reject(new Refused(LOST, 0)));
     request.send(form);

@@ -11,6 +11,7 @@ import org.nineveils.mask.Mask;
 import org.nineveils.mask.Rule;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.Dial;
+import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Following;
 import org.nineveils.veil.Veil;
@@ -57,7 +58,7 @@ public record Combination(Effect effect, List<String> said) {
     if (making.veils.isEmpty()) {
       throw new Refusal("Tick at least one veil that goes into the effect.");
     }
-    Effect made = new Effect(making.veils, note, Effect.CURRENT_EDITION, making.dials);
+    Effect made = new Effect(making.veils, note, Editions.current(), making.dials);
     return new Combination(made, making.said);
   }
 

@@ -76,10 +76,7 @@ public record Fitting(List<Worn> worn) {
     if (isWorn(offer.key())) {
       return new Change(this, "“%s” is already on.".formatted(offer.name()));
     }
-    Optional<Opposites.Clash> clash =
-        offer.rule() == StackingRule.OPPOSITES_ASK
-            ? Opposites.find(offer, this, offers, effects)
-            : Optional.empty();
+    Optional<Opposites.Clash> clash = Opposites.find(offer, this, offers, effects);
     if (clash.isPresent() && answer == Answer.NONE) {
       return new Change(this, clash.get().question(), List.copyOf(clash.get().gives().keySet()));
     }
@@ -133,11 +130,19 @@ public record Fitting(List<Worn> worn) {
         (offer.rule() == StackingRule.BLACK_AND_WHITE && other.rule() == StackingRule.COLOUR_LOOK)
             || (offer.rule() == StackingRule.COLOUR_LOOK
                 && other.rule() == StackingRule.BLACK_AND_WHITE);
-    return toned
-        ? Optional.of(
-            "“%s” took off “%s”: a black-and-white never sits over a colour look."
-                .formatted(offer.name(), other.name()))
-        : Optional.empty();
+    if (toned) {
+      return Optional.of(
+          "“%s” took off “%s”: a black-and-white never sits over a colour look."
+              .formatted(offer.name(), other.name()));
+    }
+    return offer
+        .against(other)
+        .filter(a -> !a.asks())
+        .map(
+            a ->
+                "“%s” took off “%s”: %s and %s are not worn together."
+                    .formatted(
+                        offer.name(), other.name(), offer.sectionName(), other.sectionName()));
   }
 
   /**
@@ -181,6 +186,27 @@ public record Fitting(List<Worn> worn) {
         worn.stream()
             .filter(
                 w -> offers.get(w.effect()) == null || offers.get(w.effect()).section() != section)
+            .toList());
+  }
+
+  /**
+   * Whatever is worn of a section as it was when it went on: at its start opacity, nothing lowered,
+   * turned or painted.
+   *
+   * @param effects effect by key, or null where there is none
+   */
+  public Fitting withSectionFresh(
+      int section, Map<String, Offer> offers, Function<String, Effect> effects) {
+    return new Fitting(
+        worn.stream()
+            .map(
+                w -> {
+                  Offer offer = offers.get(w.effect());
+                  Effect effect = effects.apply(w.effect());
+                  return offer == null || offer.section() != section || effect == null
+                      ? w
+                      : Worn.fresh(w.effect(), effect.start());
+                })
             .toList());
   }
 

@@ -58,10 +58,36 @@ public final class Opposites {
   }
 
   /**
-   * The effects worn that a new one does not go with, as this fitting has them: whole ones that
-   * lean the other way, and vignettes and frames inside a look, of which only those veils would go.
+   * The effects worn that a new one does not go with, as this fitting has them. Where its section
+   * asks: whole ones that lean the other way, and vignettes and frames inside a look, of which only
+   * those veils would go. And those of sections that the maker set against its own.
    */
   static Optional<Clash> find(
+      Offer offer, Fitting fitting, Map<String, Offer> offers, Function<String, Effect> effects) {
+    Optional<Clash> leaning =
+        offer.rule() == StackingRule.OPPOSITES_ASK
+            ? byLeaning(offer, fitting, offers, effects)
+            : Optional.empty();
+    Map<String, Set<String>> gives = new LinkedHashMap<>();
+    leaning.ifPresent(clash -> gives.putAll(clash.gives()));
+    String question = leaning.map(Clash::question).orElse("");
+    for (Worn worn : fitting.worn()) {
+      Offer other = offers.get(worn.effect());
+      boolean asks = other != null && offer.against(other).filter(Against::asks).isPresent();
+      if (asks && !worn.lifted()) {
+        gives.put(worn.effect(), Set.of());
+        question = question.isEmpty() ? asked(offer, other) : question;
+      }
+    }
+    return gives.isEmpty() ? Optional.empty() : Optional.of(new Clash(question, gives));
+  }
+
+  private static String asked(Offer offer, Offer other) {
+    return "“%s” and “%s”, which is on: %s and %s are opposites in this kit."
+        .formatted(offer.name(), other.name(), offer.sectionName(), other.sectionName());
+  }
+
+  private static Optional<Clash> byLeaning(
       Offer offer, Fitting fitting, Map<String, Offer> offers, Function<String, Effect> effects) {
     Effect effect = effects.apply(offer.key());
     Leaning own = effect == null ? Leaning.NONE : leaning(effect);

@@ -1,6 +1,5 @@
 package org.nineveils.kit;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -11,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 
 /**
  * What is looked for in kits, as it was typed. Phrases such as “no note”, “has Soft”, “#evening”,
@@ -30,6 +30,8 @@ public record Query(
     Set<String> settings,
     Set<String> kits,
     Set<Is> is) {
+  private static final Pattern SPACES = Pattern.compile(" ");
+
   /** Longest text that is looked at, in characters. */
   public static final int LONGEST = 200;
 
@@ -43,6 +45,7 @@ public record Query(
   }
 
   /** What an effect can be, with the phrases that ask for it; the first is written on screens. */
+  @SuppressWarnings("ImmutableEnumChecker") // the functions have no state
   public enum Is {
     FAVOURITE(c -> c.favourite(), "favourite", "favourites"),
     UNFINISHED(c -> c.ready().state() != Readiness.State.READY, "unfinished"),
@@ -57,6 +60,11 @@ public record Query(
     UNPLACED(c -> c.facts().unplaced(), "no meant for", "without meant for"),
     OLDER(c -> c.older(), "older edition"),
     DIALS(c -> c.facts().dials() > 0, "with dials"),
+    MARKED(c -> c.mark() != null, "marked"),
+    AGAIN(c -> c.mark() == Mark.AGAIN, Mark.AGAIN.word()),
+    UNSURE(c -> c.mark() == Mark.UNSURE, Mark.UNSURE.word()),
+    SETTLED(c -> c.mark() == Mark.SETTLED, Mark.SETTLED.word()),
+    LATER(c -> c.mark() == Mark.LATER, Mark.LATER.word()),
     VARIANT(c -> c.variant(), "variant", "variants"),
     FOLLOWS(c -> c.follows(), "follows");
 
@@ -79,6 +87,7 @@ public record Query(
    *
    * @param kit key of its kit's name
    * @param tags keys of its tags
+   * @param mark that the maker put on it; null for none
    * @param older whether it was made with an older edition of the engine
    */
   public record Candidate(
@@ -86,6 +95,7 @@ public record Query(
       Set<String> tags,
       EffectFacts facts,
       Readiness.Proofed proofed,
+      Mark mark,
       boolean favourite,
       boolean variant,
       boolean follows,
@@ -140,13 +150,12 @@ public record Query(
         text = rest.get();
       }
     }
-    List<String> words = new ArrayList<>();
-    for (String word : text.replaceAll("[“”\"]", " ").strip().split(" ")) {
-      String plain = word.replaceFirst("^#", "");
-      if (!plain.isEmpty()) {
-        words.add(plain);
-      }
-    }
+    List<String> words =
+        SPACES
+            .splitAsStream(text.replaceAll("[“”\"]", " "))
+            .map(word -> word.replaceFirst("^#", ""))
+            .filter(word -> !word.isEmpty())
+            .toList();
     return new Query(words, tags, kinds, settings, kits, is);
   }
 

@@ -48,6 +48,32 @@ public final class FormatSchema {
     return document("Effect of a Nine Veils release", schema);
   }
 
+  static Map<String, Object> section(Object effect) {
+    Object against =
+        object(
+            Json.object(
+                "section", Json.object("type", "integer", "minimum", 1),
+                "asks", Json.object("type", "boolean")),
+            List.of("section", "asks"));
+    return object(
+        Json.object(
+            "number", Json.object("type", "integer", "minimum", 1),
+            "name", text(1, Names.MAX),
+            "rule", oneOf(List.of(StackingRule.values()).stream().map(r -> r.id()).toList()),
+            "effects", listOf(effect, 0, Limits.RELEASE_ENTRIES),
+            "against", listOf(against, 0, 99)),
+        List.of("number", "name", "rule", "effects"));
+  }
+
+  static Object kit(Object section) {
+    return object(
+        Json.object(
+            "name", text(1, Names.MAX),
+            "purpose", words(Words.PURPOSE),
+            "sections", listOf(section, 0, 99)),
+        List.of("name", "purpose", "sections"));
+  }
+
   /** Schema of the manifest. */
   public static String manifest() {
     Object effect =
@@ -59,21 +85,7 @@ public final class FormatSchema {
                 "before", path("^previews/.+\\.jpg$"),
                 "after", path("^previews/.+\\.jpg$")),
             List.of("name", "file"));
-    Object section =
-        object(
-            Json.object(
-                "number", Json.object("type", "integer", "minimum", 1),
-                "name", text(1, Names.MAX),
-                "rule", oneOf(List.of(StackingRule.values()).stream().map(r -> r.id()).toList()),
-                "effects", listOf(effect, 0, Limits.RELEASE_ENTRIES)),
-            List.of("number", "name", "rule", "effects"));
-    Object kit =
-        object(
-            Json.object(
-                "name", text(1, Names.MAX),
-                "purpose", words(Words.PURPOSE),
-                "sections", listOf(section, 0, 99)),
-            List.of("name", "purpose", "sections"));
+    Object kit = kit(section(effect));
     Map<String, Object> schema =
         object(
             Json.object(
@@ -86,7 +98,7 @@ public final class FormatSchema {
                 "licence", words(Words.LICENCE),
                 "notes", words(Words.NOTES),
                 "kits", listOf(kit, 1, 99),
-                "pictures", listOf(path(ReleaseWriter.PICTURE_PATH), 0, 999)),
+                "pictures", listOf(path(Packed.PICTURE_PATH), 0, 999)),
             List.of(
                 "format",
                 "formatVersion",
@@ -112,7 +124,7 @@ public final class FormatSchema {
         List.of("veil", "key", "label", "min", "max"));
   }
 
-  private static Object veil() {
+  static Object veil() {
     List<Object> perKind =
         Kinds.all().stream()
             .<Object>map(
@@ -246,13 +258,13 @@ public final class FormatSchema {
         }
       };
 
-  private static String document(String title, Map<String, Object> schema) {
+  static String document(String title, Map<String, Object> schema) {
     Map<String, Object> out = Json.object("$schema", DRAFT, "title", title);
     out.putAll(schema);
     return Json.writePretty(out);
   }
 
-  private static Map<String, Object> object(Map<String, Object> properties, List<String> required) {
+  static Map<String, Object> object(Map<String, Object> properties, List<String> required) {
     Map<String, Object> out = Json.object("type", "object", "properties", properties);
     if (!required.isEmpty()) {
       out.put("required", required);
@@ -261,25 +273,25 @@ public final class FormatSchema {
     return out;
   }
 
-  private static Map<String, Object> listOf(Object items, int min, int max) {
+  static Map<String, Object> listOf(Object items, int min, int max) {
     return Json.object("type", "array", "items", items, "minItems", min, "maxItems", max);
   }
 
-  private static Object text(int min, int max) {
+  static Object text(int min, int max) {
     return Json.object("type", "string", "minLength", min, "maxLength", max);
   }
 
-  private static Object words(Words of) {
+  static Object words(Words of) {
     Map<String, Object> out = new LinkedHashMap<>(path(of.pattern()));
     out.put("maxLength", of.most());
     return out;
   }
 
-  private static Map<String, Object> path(String pattern) {
+  static Map<String, Object> path(String pattern) {
     return Json.object("type", "string", "pattern", pattern);
   }
 
-  private static Object oneOf(List<String> values) {
+  static Object oneOf(List<String> values) {
     return Json.object("enum", values);
   }
 }

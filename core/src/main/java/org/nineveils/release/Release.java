@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import org.nineveils.kit.Against;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
@@ -61,10 +62,22 @@ public record Release(
     }
   }
 
-  /** A section of a kit; number counts from 1. */
-  public record SectionPart(int number, String name, StackingRule rule, List<EffectPart> effects) {
+  /**
+   * A section of a kit.
+   *
+   * @param number counts from 1
+   * @param against sections of the kit that it goes not with
+   */
+  public record SectionPart(
+      int number, String name, StackingRule rule, List<Against> against, List<EffectPart> effects) {
     public SectionPart {
+      against = List.copyOf(against);
       effects = List.copyOf(effects);
+    }
+
+    /** A section that goes with every other. */
+    public SectionPart(int number, String name, StackingRule rule, List<EffectPart> effects) {
+      this(number, name, rule, List.of(), effects);
     }
   }
 

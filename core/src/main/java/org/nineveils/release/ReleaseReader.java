@@ -4,22 +4,15 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.HashMap;
 import java.util.HashSet;
-import java.util.List;
-import java.util.Map;
 import java.util.Set;
-import org.nineveils.document.DocumentException;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
-import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
-import org.nineveils.picture.PictureException;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.refusal.Limits;
 import org.nineveils.refusal.Outside;
-import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.Effect;
 
 /**
@@ -27,14 +20,11 @@ import org.nineveils.veil.Effect;
  * manifest, every effect.
  */
 public final class ReleaseReader {
-  private final String name;
-  private final Map<String, byte[]> files;
-  private final Set<String> used = new HashSet<>();
+  private final Packed packed;
   private final Set<String> effects = new HashSet<>();
 
-  private ReleaseReader(String name, Map<String, byte[]> files) {
-    this.name = name;
-    this.files = files;
+  private ReleaseReader(Packed packed) {
+    this.packed = packed;
   }
 
   /**
@@ -68,9 +58,9 @@ public final class ReleaseReader {
    */
   public static Release read(byte[] bytes, String name) {
     return Outside.read(
-        () -> new ReleaseReader(name, ZipEntries.read(bytes, name)).release(),
+        () -> new ReleaseReader(new Packed(bytes, name)).release(),
         ReleaseException.class,
-        fault -> refused(name, fault));
+        fault -> Packed.refused(name, fault));
   }
 
   /**
@@ -93,9 +83,9 @@ public final class ReleaseReader {
         .forEach(
             (sha, file) ->
                 Outside.read(
-                    () -> PictureReader.read(file, ReleaseWriter.PICTURES + sha),
+                    () -> PictureReader.read(file, Packed.PICTURES + sha),
                     ReleaseException.class,
-                    fault -> refused(name, fault)));
+                    fault -> Packed.refused(name, fault)));
     return release;
   }
 
@@ -107,28 +97,11 @@ public final class ReleaseReader {
     return Outside.read(
         () -> ZipEntries.read(bytes, name).getOrDefault(Checksums.FILE, new byte[0]),
         ReleaseException.class,
-        fault -> refused(name, fault));
-  }
-
-  /** What a part of it was refused with, or that it is damaged. */
-  private static ReleaseException refused(String name, Throwable fault) {
-    boolean said =
-        fault instanceof DocumentException
-            || fault instanceof Refusal
-            || fault instanceof PictureException;
-    return new ReleaseException(
-        said
-            ? "“%s”: %s".formatted(name, fault.getMessage())
-            : "“%s” cannot be opened: it is damaged.".formatted(name),
-        fault);
+        fault -> Packed.refused(name, fault));
   }
 
   private Release release() {
-    if (!files.containsKey(ReleaseWriter.MANIFEST)) {
-      throw fault("it has no %s, so it is not a release file".formatted(ReleaseWriter.MANIFEST));
-    }
-    checkSums();
-    Fields manifest = json(ReleaseWriter.MANIFEST);
+    Fields manifest = packed.manifest(ReleaseWriter.FORMAT, ReleaseWriter.FORMAT_VERSION);
     manifest.only(
         "format",
         "formatVersion",
@@ -140,21 +113,6 @@ public final class ReleaseReader {
         "notes",
         "kits",
         "pictures");
-    if (!manifest.text("format").equals(ReleaseWriter.FORMAT)) {
-      throw fault("its manifest is of another format, “%s”".formatted(manifest.text("format")));
-    }
-    int version = manifest.whole("formatVersion");
-    if (version < 1 || version > ReleaseWriter.FORMAT_VERSION) {
-      throw fault(
-          "it has package format %d; this program reads formats up to %d"
-              .formatted(version, ReleaseWriter.FORMAT_VERSION));
-    }
-    int edition = manifest.whole("edition");
-    if (edition < 1 || edition > Effect.CURRENT_EDITION) {
-      throw fault(
-          "it was made with engine edition %d; this program knows editions up to %d"
-              .formatted(edition, Effect.CURRENT_EDITION));
-    }
     Release release =
         manifest.build(
             () ->
@@ -165,46 +123,21 @@ public final class ReleaseReader {
                     Words.LICENCE.check(manifest.text("licence")),
                     Words.NOTES.check(manifest.text("notes")),
                     manifest.objects("kits", this::kit),
-                    pictures(manifest)));
+                    packed.pictures(manifest)));
     if (release.kits().isEmpty()) {
-      throw fault("it holds no kit");
+      throw packed.fault("it holds no kit");
     }
     checkPlacedPictures(release);
-    checkNothingLeft();
+    packed.checkNothingLeft();
     return release;
-  }
-
-  /**
-   * The pictures, their headers looked at: what each takes, and all together, is bounded before a
-   * pixel is decoded. They are decoded when they are worn; see {@link #check}.
-   */
-  private Map<String, byte[]> pictures(Fields manifest) {
-    Map<String, byte[]> pictures = new HashMap<>();
-    long pixels = 0;
-    if (manifest.has("pictures")) {
-      for (Object path : manifest.list("pictures")) {
-        byte[] file = bytes(String.valueOf(path));
-        if (!String.valueOf(path).matches(ReleaseWriter.PICTURE_PATH)
-            || !String.valueOf(path).contains(Checksums.sha256(file))) {
-          throw fault("“%s” is not named after what is in it".formatted(path));
-        }
-        pixels += PictureReader.pixels(file, String.valueOf(path));
-        if (pixels > Limits.RELEASE_PIXELS) {
-          throw fault(
-              "its pictures have more than %d megapixels"
-                  .formatted(Limits.RELEASE_PIXELS / 1_000_000));
-        }
-        pictures.put(Checksums.sha256(file), file);
-      }
-    }
-    return pictures;
   }
 
   private void checkPlacedPictures(Release release) {
     for (Release.EffectPart part : release.effects()) {
       for (String sha : part.effect().pictures()) {
         if (!release.pictures().containsKey(sha)) {
-          throw fault("the picture that “%s” lays over photos is not in it".formatted(part.name()));
+          throw packed.fault(
+              "the picture that “%s” lays over photos is not in it".formatted(part.name()));
         }
       }
     }
@@ -219,13 +152,14 @@ public final class ReleaseReader {
   }
 
   private Release.SectionPart section(Fields f) {
-    f.only("number", "name", "rule", "effects");
+    f.only("number", "name", "rule", "effects", AgainstJson.NAME);
     return f.build(
         () ->
             new Release.SectionPart(
                 f.whole("number"),
                 Names.check("A section", f.text("name")),
                 StackingRule.ofId(f.text("rule")),
+                AgainstJson.read(f),
                 f.objects("effects", this::effect)));
   }
 
@@ -233,68 +167,21 @@ public final class ReleaseReader {
     f.only("name", "file", "note", "before", "after");
     String path = f.text("file");
     if (!effects.add(path)) {
-      throw fault("“%s” is in its manifest twice".formatted(path));
+      throw packed.fault("“%s” is in its manifest twice".formatted(path));
     }
-    Effect effect = EffectJson.parse(json(path));
+    Effect effect = EffectJson.parse(packed.json(path));
     if (f.has("note")) {
-      String note = new String(bytes(f.text("note")), StandardCharsets.UTF_8);
+      String note = new String(packed.bytes(f.text("note")), StandardCharsets.UTF_8);
       if (!note.strip().equals(effect.note().strip())) {
-        throw fault("the note of “%s” differs between two of its files".formatted(f.text("name")));
+        throw packed.fault(
+            "the note of “%s” differs between two of its files".formatted(f.text("name")));
       }
     }
     return new Release.EffectPart(
         Names.check("An effect", f.text("name")),
         path,
         effect,
-        f.has("before") ? bytes(f.text("before")) : new byte[0],
-        f.has("after") ? bytes(f.text("after")) : new byte[0]);
-  }
-
-  private void checkSums() {
-    byte[] list = bytes(Checksums.FILE);
-    Map<String, String> sums = Checksums.parse(list);
-    for (Map.Entry<String, byte[]> file : files.entrySet()) {
-      if (file.getKey().equals(Checksums.FILE)) {
-        continue;
-      }
-      String expected = sums.get(file.getKey());
-      if (expected == null) {
-        throw fault("“%s” has no checksum".formatted(file.getKey()));
-      }
-      if (!expected.equals(Checksums.sha256(file.getValue()))) {
-        throw fault(
-            "“%s” was changed or damaged after packing: its checksum is wrong"
-                .formatted(file.getKey()));
-      }
-    }
-    for (String path : sums.keySet()) {
-      if (!files.containsKey(path)) {
-        throw fault("“%s” is missing".formatted(path));
-      }
-    }
-  }
-
-  private void checkNothingLeft() {
-    List<String> left = files.keySet().stream().filter(path -> !used.contains(path)).toList();
-    if (!left.isEmpty()) {
-      throw fault("“%s” belongs to nothing in its manifest".formatted(left.get(0)));
-    }
-  }
-
-  private Fields json(String path) {
-    return Json.read(new String(bytes(path), StandardCharsets.UTF_8), path);
-  }
-
-  private byte[] bytes(String path) {
-    byte[] bytes = files.get(path);
-    if (bytes == null) {
-      throw fault("“%s” is missing".formatted(path));
-    }
-    used.add(path);
-    return bytes;
-  }
-
-  private ReleaseException fault(String what) {
-    return new ReleaseException("“%s” cannot be opened: %s.".formatted(name, what));
+        f.has("before") ? packed.bytes(f.text("before")) : new byte[0],
+        f.has("after") ? packed.bytes(f.text("after")) : new byte[0]);
   }
 }

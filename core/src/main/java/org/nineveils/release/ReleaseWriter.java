@@ -1,22 +1,12 @@
 package org.nineveils.release;
 
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
-import java.util.zip.Deflater;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
-import org.nineveils.picture.PictureFormat;
 
 /**
  * Packs a release. The same release gives the same bytes: entries are in the order of the kits,
@@ -28,17 +18,6 @@ public final class ReleaseWriter {
 
   /** Version of the package format that this build writes and the newest it reads. */
   static final int FORMAT_VERSION = 1;
-
-  static final String MANIFEST = "manifest.json";
-
-  /** Folder of the pictures that effects lay over photos. */
-  static final String PICTURES = "pictures/";
-
-  /** Paths of those pictures: named after the SHA-256 of what is in them. */
-  static final String PICTURE_PATH = "^pictures/[0-9a-f]{64}\\.(jpg|png)$";
-
-  /** Later than the first moment that ZIP can tell, so that no time zone creeps in. */
-  private static final LocalDateTime FIXED_TIME = LocalDateTime.of(1990, 1, 1, 0, 0);
 
   private ReleaseWriter() {}
 
@@ -64,21 +43,8 @@ public final class ReleaseWriter {
             "licence", release.licence(),
             "notes", release.notes(),
             "kits", kits);
-    if (!release.pictures().isEmpty()) {
-      List<String> paths = new ArrayList<>();
-      new TreeMap<>(release.pictures())
-          .forEach(
-              (sha, file) -> {
-                paths.add(PICTURES + sha + PictureFormat.ofBytes(file, sha).suffix());
-                files.put(paths.get(paths.size() - 1), file);
-              });
-      manifest.put("pictures", paths);
-    }
-    Map<String, byte[]> all = new LinkedHashMap<>();
-    all.put(MANIFEST, text(Json.writePretty(manifest)));
-    all.putAll(files);
-    all.put(Checksums.FILE, Checksums.list(all));
-    return zip(all);
+    Packing.pictures(release.pictures(), manifest, files);
+    return Packing.zip(manifest, files);
   }
 
   private static Object kit(Release.KitPart kit, String folder, Map<String, byte[]> files) {
@@ -96,23 +62,25 @@ public final class ReleaseWriter {
                     Names.slug(effect.name()));
         effects.add(effect(effect, path, files));
       }
-      sections.add(
+      Map<String, Object> entry =
           Json.object(
               "number", section.number(),
               "name", section.name(),
               "rule", section.rule().id(),
-              "effects", effects));
+              "effects", effects);
+      AgainstJson.write(section.against(), entry);
+      sections.add(entry);
     }
     return Json.object("name", kit.name(), "purpose", kit.purpose(), "sections", sections);
   }
 
   private static Object effect(Release.EffectPart effect, String path, Map<String, byte[]> files) {
     String json = "effects/" + path + ".json";
-    files.put(json, text(Json.writePretty(EffectJson.format(effect.effect()))));
+    files.put(json, Packing.text(Json.writePretty(EffectJson.format(effect.effect()))));
     Map<String, Object> entry = Json.object("name", effect.name(), "file", json);
     if (!effect.effect().note().isBlank()) {
       String note = "notes/" + path + ".txt";
-      files.put(note, text(effect.effect().note().strip() + "\n"));
+      files.put(note, Packing.text(effect.effect().note().strip() + "\n"));
       entry.put("note", note);
     }
     if (effect.before().length > 0 && effect.after().length > 0) {
@@ -126,29 +94,8 @@ public final class ReleaseWriter {
     return entry;
   }
 
-  private static byte[] text(String text) {
-    return text.getBytes(StandardCharsets.UTF_8);
-  }
-
   /** The newest edition of the engine that an effect in it needs. */
   private static int newest(Release release) {
     return release.effects().stream().mapToInt(e -> e.effect().edition()).max().orElse(1);
-  }
-
-  private static byte[] zip(Map<String, byte[]> files) {
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    try (ZipOutputStream zip = new ZipOutputStream(bytes, StandardCharsets.UTF_8)) {
-      zip.setLevel(Deflater.BEST_COMPRESSION);
-      for (Map.Entry<String, byte[]> file : files.entrySet()) {
-        ZipEntry entry = new ZipEntry(file.getKey());
-        entry.setTimeLocal(FIXED_TIME);
-        zip.putNextEntry(entry);
-        zip.write(file.getValue());
-        zip.closeEntry();
-      }
-    } catch (IOException e) {
-      throw new UncheckedIOException("writing to memory cannot fail", e);
-    }
-    return bytes.toByteArray();
   }
 }

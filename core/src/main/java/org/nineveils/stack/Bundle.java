@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
+import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 
@@ -37,7 +38,7 @@ public record Bundle(
 
   /** Veils of today's edition that cover the whole picture. */
   public Bundle(List<Veil> veils, Map<String, Paint> paint, double opacity) {
-    this(veils, paint, opacity, Mask.EVERYWHERE, Paint.NONE, Effect.CURRENT_EDITION);
+    this(veils, paint, opacity, Mask.EVERYWHERE, Paint.NONE, Editions.current());
   }
 
   /** An effect over the whole picture. */

@@ -5,6 +5,7 @@ import java.util.function.Supplier;
 import org.nineveils.picture.Shelf;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Adjustment;
+import org.nineveils.veil.Editions;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.VeilKind;
 
@@ -37,7 +38,8 @@ public final class Preparations {
     SettingValues settings = veil.settings();
     int edition = veil.edition();
     return kept(
-        new Key(kind, settings, frame, edition), () -> kind.prepare(settings, frame, edition));
+        new Key(kind, settings, frame, edition),
+        () -> Editions.prepare(kind, settings, frame, edition));
   }
 
   /**

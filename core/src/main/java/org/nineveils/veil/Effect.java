@@ -46,9 +46,6 @@ public record Effect(
   /** Longest tag, in characters. */
   public static final int MAX_TAG = 40;
 
-  /** The edition of the maths in this build. */
-  public static final int CURRENT_EDITION = 1;
-
   public Effect {
     veils = List.copyOf(veils);
     dials = List.copyOf(dials);
@@ -66,10 +63,10 @@ public record Effect(
     if (note.length() > MAX_NOTE) {
       throw new InvalidSetting("A note has at most %d characters.".formatted(MAX_NOTE));
     }
-    if (edition < 1 || edition > CURRENT_EDITION) {
+    if (edition < 1 || edition > Editions.current()) {
       throw new InvalidSetting(
           "The effect was made with engine edition %d; this program knows editions up to %d."
-              .formatted(edition, CURRENT_EDITION));
+              .formatted(edition, Editions.current()));
     }
     if (!(start > 0 && start <= 1)) {
       throw new InvalidSetting(
@@ -121,7 +118,7 @@ public record Effect(
 
   /** An effect without veils. */
   public static Effect empty() {
-    return new Effect(List.of(), "", CURRENT_EDITION);
+    return new Effect(List.of(), "", Editions.current());
   }
 
   /** Names of the pictures that its veils lay over a photo. */
@@ -158,6 +155,16 @@ public record Effect(
    */
   public Effect startingAt(double share) {
     return new Effect(veils, note, edition, dials, share, madeFor);
+  }
+
+  /** The same effect with another note. */
+  public Effect noted(String words) {
+    return new Effect(veils, words, edition, dials, start, madeFor);
+  }
+
+  /** The same effect with the newest edition of the engine. */
+  public Effect updated() {
+    return new Effect(veils, note, Editions.current(), dials, start, madeFor);
   }
 
   private Optional<Dial> held(Dial dial, List<Veil> now) {

@@ -92,6 +92,11 @@ public record Veil(
     return new Veil(id, name, kind, next, blend, opacity, lifted, covers, meantFor);
   }
 
+  /** The same veil made for another region. */
+  public Veil meant(String region) {
+    return new Veil(id, name, kind, settings, blend, opacity, lifted, mask, region);
+  }
+
   /** The same veil under another id. */
   public Veil withId(String other) {
     return new Veil(other, name, kind, settings, blend, opacity, lifted, mask, meantFor);

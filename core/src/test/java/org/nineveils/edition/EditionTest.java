@@ -28,7 +28,7 @@ import org.nineveils.stack.Stack;
 import org.nineveils.testing.Pictures;
 import org.nineveils.testing.RandomSettings;
 import org.nineveils.veil.BlendMode;
-import org.nineveils.veil.Effect;
+import org.nineveils.veil.Editions;
 import org.nineveils.veil.Veil;
 import org.nineveils.veil.VeilKind;
 
@@ -108,7 +108,7 @@ class EditionTest {
   @Test
   void everyEditionMakesWhatItAlwaysMade() throws IOException {
     Picture photo = photo();
-    for (int edition = 1; edition <= Effect.CURRENT_EDITION; edition++) {
+    for (int edition = 1; edition <= Editions.current(); edition++) {
       Path folder = STORED.resolve(String.valueOf(edition));
       for (Map.Entry<String, Bundle> one : bundles(edition).entrySet()) {
         Picture made =

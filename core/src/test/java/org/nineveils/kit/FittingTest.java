@@ -229,4 +229,55 @@ class FittingTest {
     assertThat(Names.slug("Crème brûlée / 2: ../x")).isEqualTo("creme-brulee-2-x");
     assertThat(Names.slug("…")).isEqualTo("unnamed");
   }
+
+  private static Fitting.Change worn(boolean asks, Fitting.Answer answer) {
+    Offer milk = new Offer("milk", "Milk", 2, "Looks", StackingRule.STACK_FREELY, 1);
+    Offer frost =
+        new Offer(
+            "frost",
+            "Frost",
+            6,
+            "Winter",
+            StackingRule.STACK_FREELY,
+            1,
+            List.of(new Against(2, asks)));
+    Map<String, Offer> offers = Map.of("milk", milk, "frost", frost);
+    Fitting on = Fitting.plain().wear(frost, offers, k -> null, Fitting.Answer.NONE).fitting();
+    return on.wear(milk, offers, k -> null, answer);
+  }
+
+  @Test
+  void sectionsThatTheMakerSetAgainstOneAnotherTakeEachOtherOffWhicheverSaysSo() {
+    Fitting.Change change = worn(false, Fitting.Answer.NONE);
+    assertThat(change.fitting().worn()).extracting(Worn::effect).containsExactly("milk");
+    assertThat(change.said()).contains("“Milk” took off “Frost”", "Looks and Winter");
+  }
+
+  @Test
+  void whereTheyAskNothingChangesUntilItIsAnswered() {
+    Fitting.Change asked = worn(true, Fitting.Answer.NONE);
+    assertThat(asked.asks()).containsExactly("frost");
+    assertThat(asked.fitting().worn()).extracting(Worn::effect).containsExactly("frost");
+    assertThat(worn(true, Fitting.Answer.BOTH).fitting().worn())
+        .extracting(Worn::effect)
+        .containsExactly("milk", "frost");
+    assertThat(worn(true, Fitting.Answer.INSTEAD).fitting().worn())
+        .extracting(Worn::effect)
+        .containsExactly("milk");
+  }
+
+  @Test
+  void aSectionIsResetToHowItWentOnAndTheOthersStay() {
+    Offer milk = new Offer("milk", "Milk", 2, "Looks", StackingRule.STACK_FREELY, 1);
+    Offer red = new Offer("red", "Redness", 3, "By brush", StackingRule.STACK_FREELY, 1);
+    Fitting on =
+        new Fitting(
+            List.of(
+                new Worn("milk", 0.2, true, Map.of(), Map.of(), false),
+                new Worn("red", 0.3, false, Map.of(), Map.of(), false)));
+    Effect start = Effect.empty().startingAt(0.6);
+    Fitting reset = on.withSectionFresh(2, Map.of("milk", milk, "red", red), key -> start);
+    assertThat(reset.worn().get(0)).isEqualTo(Worn.fresh("milk", 0.6));
+    assertThat(reset.worn().get(1)).isEqualTo(on.worn().get(1));
+  }
 }

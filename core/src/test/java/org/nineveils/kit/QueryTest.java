@@ -23,7 +23,8 @@ class QueryTest {
   }
 
   private static Candidate candidate(EffectFacts facts, Proofed proofed) {
-    return new Candidate("willow", Set.of("evening"), facts, proofed, false, false, false, false);
+    return new Candidate(
+        "willow", Set.of("evening"), facts, proofed, Mark.AGAIN, false, false, false, false);
   }
 
   private static EffectFacts facts(boolean noted) {
@@ -63,6 +64,13 @@ class QueryTest {
     assertThat(of("no note").takes(noted)).isFalse();
     assertThat(of("no note").takes(candidate(facts(false), Proofed.NEVER))).isTrue();
     assertThat(of("has exposure not proofed").takes(noted)).isTrue();
+  }
+
+  @Test
+  void marksAreFoundByTheirWords() {
+    Candidate marked = candidate(facts(true), Proofed.NEVER);
+    assertThat(of("marked look again").takes(marked)).isTrue();
+    assertThat(of("settled").takes(marked)).isFalse();
   }
 
   @Test

@@ -27,6 +27,7 @@ import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.testing.Pictures;
 import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 import org.nineveils.veil.VeilKind;
@@ -43,7 +44,7 @@ class OnRegionsTest {
   }
 
   private static Effect effect(Veil... veils) {
-    return new Effect(List.of(veils), "", Effect.CURRENT_EDITION);
+    return new Effect(List.of(veils), "", Editions.current());
   }
 
   /** The left half. */

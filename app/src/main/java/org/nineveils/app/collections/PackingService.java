@@ -21,9 +21,11 @@ import org.nineveils.app.jobs.JobRun;
 import org.nineveils.app.jobs.Jobs;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.kits.Rows;
+import org.nineveils.app.kits.WornRules;
 import org.nineveils.app.render.PlacedPictures;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.document.Json;
+import org.nineveils.kit.Against;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.picture.Picture;
@@ -50,6 +52,7 @@ class PackingService implements JobKind {
   private final CollectionService collections;
   private final CollectionStore store;
   private final KitService kits;
+  private final WornRules rules;
   private final BenchService bench;
   private final PlacedPictures pictures;
   private final Blobs blobs;
@@ -61,6 +64,7 @@ class PackingService implements JobKind {
       CollectionService collections,
       CollectionStore store,
       KitService kits,
+      WornRules rules,
       BenchService bench,
       PlacedPictures pictures,
       Blobs blobs,
@@ -70,6 +74,7 @@ class PackingService implements JobKind {
     this.collections = collections;
     this.store = store;
     this.kits = kits;
+    this.rules = rules;
     this.bench = bench;
     this.pictures = pictures;
     this.blobs = blobs;
@@ -125,7 +130,7 @@ class PackingService implements JobKind {
     return new Nature(ID, false, false); // what it was begun with is no longer what there is
   }
 
-  private record Section(Rows.Section row, List<Rows.Head> effects) {}
+  private record Section(Rows.Section row, List<Against> against, List<Rows.Head> effects) {}
 
   private record KitAt(Rows.Kit row, List<Section> sections) {}
 
@@ -143,9 +148,11 @@ class PackingService implements JobKind {
           List<KitAt> all = new ArrayList<>();
           for (long kitId : collections.kitsOf(id)) {
             List<Section> sections = new ArrayList<>();
+            Map<Long, List<Against>> against = rules.against(kitId);
             for (Rows.FilledSection filled : kits.filled(kitId)) {
               filled.effects().forEach(e -> effects.put(e.id(), bench.shown(e.id())));
-              sections.add(new Section(filled.section(), filled.effects()));
+              long sectionId = filled.section().id();
+              sections.add(new Section(filled.section(), against.get(sectionId), filled.effects()));
             }
             all.add(new KitAt(kits.kit(kitId), sections));
           }
@@ -257,6 +264,7 @@ class PackingService implements JobKind {
                         s.row().number(),
                         s.row().name(),
                         StackingRule.ofId(s.row().rule()),
+                        s.against(),
                         s.effects().stream()
                             .map(
                                 head ->

@@ -14,6 +14,7 @@ import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Thumbnails;
 import org.nineveils.app.undo.Journal;
+import org.nineveils.kit.Against;
 import org.nineveils.kit.Offer;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseReader;
@@ -147,7 +148,8 @@ public class DeskService implements WardrobeSource {
                   kitNumber * SECTIONS_PER_KIT + section.number(),
                   name,
                   section.rule(),
-                  pieces.size());
+                  pieces.size(),
+                  against(section, kitNumber * SECTIONS_PER_KIT));
           String small = "/desk/%d/small?effect=%s&photo={photo}".formatted(id, effect.path());
           pieces.add(new Wardrobe.Piece(offer, small, false, 0));
         }
@@ -161,5 +163,10 @@ public class DeskService implements WardrobeSource {
         pieces,
         List::of,
         path -> release.effect(path).effect());
+  }
+
+  /** What a section goes not with, where sections are counted on from a number. */
+  private static List<Against> against(Release.SectionPart section, int from) {
+    return section.against().stream().map(a -> new Against(from + a.section(), a.asks())).toList();
   }
 }

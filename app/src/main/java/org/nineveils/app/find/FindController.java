@@ -136,6 +136,7 @@ class FindController {
                               proofs.getOrDefault(head.id(), Summaries.NONE));
                       piece.put("tags", tagged.getOrDefault(head.id(), List.of()));
                       piece.put("variantOf", "");
+                      piece.put("mark", "");
                       return piece;
                     })
                 .toList());

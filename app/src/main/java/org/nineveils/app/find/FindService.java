@@ -11,51 +11,49 @@ import java.util.stream.Collectors;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.EffectTags;
 import org.nineveils.app.kits.KitService;
+import org.nineveils.app.kits.Marks;
 import org.nineveils.app.kits.Rows;
 import org.nineveils.app.kits.Shaping;
-import org.nineveils.app.memory.Budget;
-import org.nineveils.app.memory.Shelf;
 import org.nineveils.app.proofs.Summaries;
+import org.nineveils.app.rack.Pieces;
 import org.nineveils.catalogue.Kinds;
-import org.nineveils.document.EffectJson;
-import org.nineveils.document.Json;
-import org.nineveils.kit.EffectFacts;
+import org.nineveils.kit.Mark;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.Query;
 import org.nineveils.setting.Setting;
-import org.nineveils.veil.Effect;
+import org.nineveils.veil.Editions;
 import org.nineveils.veil.VeilKind;
 import org.springframework.stereotype.Service;
 
 /** Finds effects in all kits. */
 @Service
 class FindService {
-  /** Bytes of the facts of an effect, at a guess. */
-  private static final long FACTS = 700;
-
   private final FindStore store;
   private final KitService kits;
   private final EffectService effects;
   private final EffectTags tags;
+  private final Marks marks;
   private final Shaping shaping;
   private final Summaries summaries;
-  private final Shelf<String, EffectFacts> facts;
+  private final Pieces pieces;
 
   FindService(
       FindStore store,
       KitService kits,
       EffectService effects,
       EffectTags tags,
+      Marks marks,
       Shaping shaping,
       Summaries summaries,
-      Budget budget) {
+      Pieces pieces) {
     this.store = store;
     this.kits = kits;
     this.effects = effects;
     this.tags = tags;
+    this.marks = marks;
     this.shaping = shaping;
     this.summaries = summaries;
-    this.facts = budget.shelf("what effects are like", f -> FACTS);
+    this.pieces = pieces;
   }
 
   /** A kit with those of its effects that were found. */
@@ -101,6 +99,7 @@ class FindService {
     }
     Map<Long, String> docs = effects.docs(kit.id());
     Map<Long, List<String>> tagged = tags.inKit(kit.id());
+    Map<Long, Mark> marked = marks.ofEffects(kit.id());
     Set<Long> follow = shaping.followed(kit.id()).keySet();
     Map<Long, Summaries.Summary> proofs = summaries.of(kit.id());
     return heads.stream()
@@ -110,19 +109,14 @@ class FindService {
                     new Query.Candidate(
                         key(kit),
                         keys(tagged.getOrDefault(head.id(), List.of())),
-                        factsOf(head, docs.get(head.id())),
+                        pieces.facts(head, docs.get(head.id())),
                         proofs.getOrDefault(head.id(), Summaries.NONE).proofed(),
+                        marked.get(head.id()),
                         head.favourite(),
                         head.variantOf() != null,
                         follow.contains(head.id()),
-                        factsOf(head, docs.get(head.id())).edition() < Effect.CURRENT_EDITION)))
+                        pieces.facts(head, docs.get(head.id())).edition() < Editions.current())))
         .toList();
-  }
-
-  private EffectFacts factsOf(Rows.Head head, String doc) {
-    return facts.get(
-        head.id() + " at " + head.rev(),
-        () -> EffectFacts.of(EffectJson.parse(Json.read(doc, "“%s”".formatted(head.name())))));
   }
 
   private static String key(Rows.Kit kit) {

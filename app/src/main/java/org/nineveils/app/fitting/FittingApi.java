@@ -118,6 +118,12 @@ class FittingApi {
     return said("Nothing of the section is worn any more.", id);
   }
 
+  @PostMapping("/reset-section")
+  Map<String, Object> resetSection(@PathVariable("id") long id, @RequestBody String body) {
+    fittings.resetSection(id, Json.read(body, "The request").whole("section"));
+    return said("What is worn of the section is as it went on.", id);
+  }
+
   @PostMapping("/take-off")
   Map<String, Object> takeOff(@PathVariable("id") long id, @RequestBody String body) {
     fittings.takeOff(id, Json.read(body, "The request").text("effect"));

@@ -222,6 +222,19 @@ public class FittingService {
         () -> put(id, unpainted(get(id)).withoutSection(section, wardrobe.offers())));
   }
 
+  /** Lets whatever is worn of a section be as it was when it went on; its paint goes. */
+  public void resetSection(long id, int section) {
+    Wardrobe wardrobe = wardrobe(get(id));
+    journal.edit(
+        scope(id),
+        "reset a section",
+        () -> {
+          Fitting before = unpainted(get(id));
+          strokes.keepOnly(id, keys(before.withoutSection(section, wardrobe.offers())));
+          return put(id, before.withSectionFresh(section, wardrobe.offers(), wardrobe.effects()));
+        });
+  }
+
   /** Takes an effect off. */
   public void takeOff(long id, String key) {
     journal.edit(scope(id), "take an effect off", () -> put(id, unpainted(get(id)).without(key)));

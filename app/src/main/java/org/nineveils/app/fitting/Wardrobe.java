@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import org.nineveils.kit.Against;
 import org.nineveils.kit.Offer;
 import org.nineveils.veil.Effect;
 
@@ -70,7 +71,10 @@ public record Wardrobe(
               from + offer.section(),
               title + ", " + offer.sectionName(),
               offer.rule(),
-              offer.position());
+              offer.position(),
+              offer.against().stream()
+                  .map(a -> new Against(from + a.section(), a.asks()))
+                  .toList());
       return new Piece(other, small, favourite, effect);
     }
   }

@@ -60,6 +60,11 @@ public class EffectService {
     return store.docs(kitId);
   }
 
+  /** Effects of a kit that are called like one of another kit. */
+  public Set<Long> namedTwice(long kitId) {
+    return store.named(kitId);
+  }
+
   /** The veils and note of an effect as filed. */
   public Effect effect(Rows.Effect row) {
     return EffectJson.parse(Json.read(row.doc(), "“%s”".formatted(row.name())));

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.nineveils.app.undo.Guarded;
 import org.nineveils.app.undo.Save;
 import org.nineveils.document.EffectJson;
@@ -48,6 +49,18 @@ class EffectStore {
         .param(kitId)
         .query(Rows.Head.class)
         .list();
+  }
+
+  /** Effects of a kit of which another kit has one of the same name. */
+  Set<Long> named(long kitId) {
+    return Set.copyOf(
+        db.sql(
+                """
+                select e.id from effect e where e.kit_id = ? and exists (
+                  select 1 from effect o where o.name_key = e.name_key and o.kit_id <> e.kit_id)""")
+            .param(kitId)
+            .query(Long.class)
+            .list());
   }
 
   /** The documents of all effects of a kit, by id. */

@@ -13,6 +13,7 @@ import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.Series;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Service;
 
@@ -186,6 +187,31 @@ public class Filing {
           }
           Order.number(order, store::place);
           return made;
+        });
+  }
+
+  /**
+   * Updates effects to the newest edition of the engine; what is new already stays as it is.
+   *
+   * @return what happened, in a sentence
+   */
+  public String update(List<Long> ids) {
+    List<Rows.Effect> older =
+        all(ids).stream().filter(e -> effects.effect(e).edition() < Editions.current()).toList();
+    if (older.isEmpty()) {
+      return "They are made with the newest edition already.";
+    }
+    return edit(
+        older,
+        0,
+        "update " + called(older),
+        () -> {
+          older.forEach(e -> store.store(e.id(), effects.effect(e).updated()));
+          String what =
+              older.size() == 1
+                  ? "“%s” is".formatted(older.get(0).name())
+                  : "%d effects are".formatted(older.size());
+          return "%s of edition %d now.".formatted(what, Editions.current());
         });
   }
 

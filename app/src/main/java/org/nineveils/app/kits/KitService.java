@@ -126,17 +126,15 @@ public class KitService {
         });
   }
 
-  public void changeSection(long id, String name, StackingRule rule) {
-    Rows.Section section = section(id);
+  /**
+   * The name as it is kept, if a section may have it.
+   *
+   * @throws Conflict with a sentence if another one has it
+   */
+  String freeSectionName(Rows.Section section, String name) {
     String clean = Names.check("A section", name);
-    journal.edit(
-        scope(section.kitId()),
-        "change section " + section.name(),
-        () -> {
-          checkSectionName(section.kitId(), clean, id);
-          kits.changeSection(id, clean, rule.id());
-          return null;
-        });
+    checkSectionName(section.kitId(), clean, section.id());
+    return clean;
   }
 
   /**

@@ -1,12 +1,13 @@
 package org.nineveils.app.kits;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.nineveils.app.fitting.Wardrobe;
 import org.nineveils.app.fitting.WardrobeSource;
 import org.nineveils.app.photos.Side;
 import org.nineveils.kit.Offer;
-import org.nineveils.kit.StackingRule;
 import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Component;
 
@@ -14,10 +15,12 @@ import org.springframework.stereotype.Component;
 @Component
 class KitWardrobe implements WardrobeSource {
   private final KitService kits;
+  private final WornRules rules;
   private final EffectService effects;
 
-  KitWardrobe(KitService kits, EffectService effects) {
+  KitWardrobe(KitService kits, WornRules rules, EffectService effects) {
     this.kits = kits;
+    this.rules = rules;
     this.effects = effects;
   }
 
@@ -35,19 +38,12 @@ class KitWardrobe implements WardrobeSource {
   public Wardrobe open(long id) {
     Rows.Kit kit = kits.kit(id);
     List<Wardrobe.Piece> pieces = new ArrayList<>();
+    Map<String, Offer> offers = new HashMap<>();
+    rules.offers(id).forEach(offer -> offers.put(offer.key(), offer));
     for (Rows.FilledSection filled : kits.filled(id)) {
-      Rows.Section section = filled.section();
-      StackingRule rule = StackingRule.ofId(section.rule());
       for (Rows.Head row : filled.effects()) {
-        Offer offer =
-            new Offer(
-                String.valueOf(row.id()),
-                row.name(),
-                section.number(),
-                section.name(),
-                rule,
-                row.position());
         String small = "/effects/%d/small?photo={photo}".formatted(row.id());
+        Offer offer = offers.get(String.valueOf(row.id()));
         pieces.add(new Wardrobe.Piece(offer, small, row.favourite(), row.id()));
       }
     }

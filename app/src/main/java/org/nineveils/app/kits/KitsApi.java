@@ -6,7 +6,6 @@ import org.nineveils.app.undo.Steps;
 import org.nineveils.app.undo.Undo;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.kit.StackingRule;
 import org.nineveils.veil.Effect;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -61,27 +60,6 @@ class KitsApi {
   @PostMapping("/kits/{id}/undo")
   Map<String, Object> undo(@PathVariable("id") long id, Steps steps) {
     return Undo.run(journal, KitService.scope(id), steps);
-  }
-
-  @PostMapping("/kits/{id}/sections")
-  Map<String, Object> addSection(@PathVariable("id") long id, @RequestBody String body) {
-    Fields f = request(body);
-    kits.addSection(id, f.text("name"), StackingRule.ofId(f.text("rule")));
-    return DONE;
-  }
-
-  @PutMapping("/sections/{id}")
-  Map<String, Object> changeSection(@PathVariable("id") long id, @RequestBody String body) {
-    Fields f = request(body);
-    kits.changeSection(id, f.text("name"), StackingRule.ofId(f.text("rule")));
-    return DONE;
-  }
-
-  @DeleteMapping("/sections/{id}")
-  Map<String, Object> removeSection(@PathVariable("id") long id) {
-    Rows.Section section = kits.section(id);
-    kits.removeSection(id);
-    return removed(section.name(), section.kitId());
   }
 
   @PostMapping("/sections/{id}/effects")

@@ -20,7 +20,7 @@ import org.nineveils.proof.Difference;
 import org.nineveils.proof.Readings;
 import org.nineveils.proof.measure.Samples;
 import org.nineveils.refusal.Refusal;
-import org.nineveils.veil.Effect;
+import org.nineveils.veil.Editions;
 import org.springframework.stereotype.Service;
 
 /** Sheets that were approved, and what has moved since. */
@@ -68,7 +68,7 @@ class ApprovedService {
     keep(
         kitId,
         "approve the sheet of " + kits.kit(kitId).name(),
-        new ApprovedSheet(Effect.CURRENT_EDITION, approved));
+        new ApprovedSheet(Editions.current(), approved));
   }
 
   private void keep(long kitId, String label, ApprovedSheet sheet) {

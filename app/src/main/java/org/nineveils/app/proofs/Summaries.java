@@ -48,11 +48,12 @@ public class Summaries {
    *
    * @param worst what went farthest over or towards its limit, and where, in words; empty where
    *     nothing is near
+   * @param worstPhoto id of the photo where; 0 where nothing is near
    */
-  public record Summary(Proofed proofed, String worst) {}
+  public record Summary(Proofed proofed, String worst, long worstPhoto) {}
 
   /** Of an effect that was never proofed. */
-  public static final Summary NONE = new Summary(Proofed.NEVER, "");
+  public static final Summary NONE = new Summary(Proofed.NEVER, "", 0);
 
   /** By effect, for all effects of a kit. */
   public Map<Long, Summary> of(long kitId) {
@@ -67,6 +68,7 @@ public class Summaries {
     private int near;
     private double farthest;
     private String worst = "";
+    private long worstPhoto;
 
     void add(Cell cell, Judgement said) {
       Optional<Verdict> verdict = said.worst();
@@ -76,12 +78,13 @@ public class Summaries {
       near += isNear ? 1 : 0;
       if ((isOver || isNear) && verdict.get().share() > farthest) {
         farthest = verdict.get().share();
+        worstPhoto = cell.photo().id();
         worst = "%s on %s".formatted(verdict.get().measure().label(), cell.photo().name());
       }
     }
 
     Summary shown(boolean sheet) {
-      return new Summary(new Proofed(made, of, over, near, sheet), worst);
+      return new Summary(new Proofed(made, of, over, near, sheet), worst, worstPhoto);
     }
   }
 

@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import org.nineveils.app.jobs.JobRun;
 import org.nineveils.app.kits.KitService;
-import org.nineveils.app.kits.Rows;
+import org.nineveils.app.kits.WornRules;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.regions.WallFacts;
 import org.nineveils.app.render.Thumbnails;
@@ -19,7 +19,6 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Offer;
 import org.nineveils.kit.Pairs;
-import org.nineveils.kit.StackingRule;
 import org.nineveils.picture.Picture;
 import org.nineveils.proof.Differing;
 import org.nineveils.proof.Limits;
@@ -47,14 +46,21 @@ class TogetherSearch implements Search {
   private static final double ORDER = 1;
 
   private final KitService kits;
+  private final WornRules worn;
   private final Cells cells;
   private final Measuring measuring;
   private final Judging judging;
   private final WallFacts regions;
 
   TogetherSearch(
-      KitService kits, Cells cells, Measuring measuring, Judging judging, WallFacts regions) {
+      KitService kits,
+      WornRules worn,
+      Cells cells,
+      Measuring measuring,
+      Judging judging,
+      WallFacts regions) {
     this.kits = kits;
+    this.worn = worn;
     this.cells = cells;
     this.measuring = measuring;
     this.judging = judging;
@@ -192,22 +198,6 @@ class TogetherSearch implements Search {
   }
 
   private List<Offer> offers(long kitId, Set<String> keys) {
-    List<Offer> out = new ArrayList<>();
-    for (Rows.FilledSection filled : kits.filled(kitId)) {
-      Rows.Section section = filled.section();
-      for (Rows.Head head : filled.effects()) {
-        if (keys.contains(String.valueOf(head.id()))) {
-          out.add(
-              new Offer(
-                  String.valueOf(head.id()),
-                  head.name(),
-                  section.number(),
-                  section.name(),
-                  StackingRule.ofId(section.rule()),
-                  head.position()));
-        }
-      }
-    }
-    return out;
+    return worn.offers(kitId).stream().filter(offer -> keys.contains(offer.key())).toList();
   }
 }

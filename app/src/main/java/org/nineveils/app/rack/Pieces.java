@@ -3,25 +3,44 @@ package org.nineveils.app.rack;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.kits.Rows;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Shelf;
 import org.nineveils.app.proofs.Summaries;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.EffectFacts;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.Readiness;
+import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Component;
 
 /** An effect as it hangs on a rack: what is in it, how far it has come, what its proofs say. */
 @Component
 public class Pieces {
+  /** Bytes of the facts of an effect, at a guess. */
+  private static final long FACTS = 700;
+
   /** Characters of a note that pages show beside the rack. */
   private static final int NOTE = 400;
+
+  private final Shelf<String, EffectFacts> facts;
+
+  Pieces(Budget budget) {
+    this.facts = budget.shelf("what effects are like", f -> FACTS);
+  }
+
+  /** What an effect is like; worked out once for each of its states. */
+  public EffectFacts facts(Rows.Head head, String doc) {
+    return facts.get(
+        head.id() + " at " + head.rev(),
+        () -> EffectFacts.of(EffectJson.parse(Json.read(doc, "“%s”".formatted(head.name())))));
+  }
 
   /** The piece; more can be put to it. */
   public Map<String, Object> of(Rows.Head head, String doc, Summaries.Summary proof) {
     Effect effect = EffectJson.parse(Json.read(doc, "“%s”".formatted(head.name())));
-    Readiness ready = Readiness.of(EffectFacts.of(effect), proof.proofed());
+    Readiness ready = Readiness.of(facts(head, doc), proof.proofed());
     return Json.object(
         "id", head.id(),
         "name", head.name(),
@@ -29,21 +48,23 @@ public class Pieces {
         "favourite", head.favourite(),
         "state", ready.state().word(),
         "lacks", ready.lacks().stream().map(Readiness.Lack::words).toList(),
-        "line", line(ready, proof),
+        "line", line(ready, proof, effect.edition() < Editions.current()),
         "over", proof.proofed().over(),
         "near", proof.proofed().near(),
         "proofed", proofed(proof),
+        "worstPhoto", proof.worstPhoto(),
         "note", Names.cut(effect.note(), NOTE),
         "kinds", effect.veils().stream().map(v -> v.kind().id()).toList(),
         "brushed", effect.veils().stream().filter(v -> v.mask().startsHidden()).count(),
         "dials", effect.dials().stream().map(d -> d.label()).toList(),
         "start", effect.start(),
         "madeFor", effect.madeFor(),
-        "edition", effect.edition());
+        "edition", effect.edition(),
+        "older", effect.edition() < Editions.current());
   }
 
   /** What stands below its name. */
-  private static String line(Readiness ready, Summaries.Summary proof) {
+  private static String line(Readiness ready, Summaries.Summary proof, boolean isOlder) {
     List<Readiness.Lack> lacks = ready.lacks();
     if (ready.state() == Readiness.State.PLANNED) {
       return "planned";
@@ -51,7 +72,10 @@ public class Pieces {
     if (lacks.contains(Readiness.Lack.LIMITS)) {
       return "%d over: %s".formatted(proof.proofed().over(), proof.worst());
     }
-    return lacks.isEmpty() ? "ready" : lacks.get(0).words();
+    if (!lacks.isEmpty()) {
+      return lacks.get(0).words();
+    }
+    return isOlder ? "older edition" : "ready";
   }
 
   private static String proofed(Summaries.Summary proof) {

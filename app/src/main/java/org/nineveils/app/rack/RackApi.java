@@ -6,6 +6,7 @@ import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.EffectTags;
 import org.nineveils.app.kits.Filing;
 import org.nineveils.app.kits.KitService;
+import org.nineveils.app.kits.Marks;
 import org.nineveils.app.kits.Shaping;
 import org.nineveils.app.kits.ShownOn;
 import org.nineveils.app.undo.Journal;
@@ -13,6 +14,7 @@ import org.nineveils.app.undo.Steps;
 import org.nineveils.app.undo.Undo;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
+import org.nineveils.kit.Mark;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -31,6 +33,7 @@ class RackApi {
   private final Filing filing;
   private final EffectService effects;
   private final EffectTags tags;
+  private final Marks marks;
   private final Shaping shaping;
   private final ShownOn shown;
   private final Journal journal;
@@ -40,6 +43,7 @@ class RackApi {
       Filing filing,
       EffectService effects,
       EffectTags tags,
+      Marks marks,
       Shaping shaping,
       ShownOn shown,
       Journal journal) {
@@ -47,6 +51,7 @@ class RackApi {
     this.filing = filing;
     this.effects = effects;
     this.tags = tags;
+    this.marks = marks;
     this.shaping = shaping;
     this.shown = shown;
     this.journal = journal;
@@ -84,6 +89,14 @@ class RackApi {
   Map<String, Object> tag(@PathVariable("kit") long kit, @RequestBody String body) {
     Fields f = request(body);
     tags.tag(picked(f), f.text("tag"), f.flag("on", true));
+    return rack.after(kit, "", List.of());
+  }
+
+  /** Takes effects and the id of a mark; none for the empty one. */
+  @PostMapping("/mark")
+  Map<String, Object> mark(@PathVariable("kit") long kit, @RequestBody String body) {
+    Fields f = request(body);
+    marks.mark(picked(f), Mark.ofId(f.text("mark")));
     return rack.after(kit, "", List.of());
   }
 

@@ -10,7 +10,9 @@ import org.nineveils.app.photos.Side;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Undo;
 import org.nineveils.document.Json;
+import org.nineveils.kit.Mark;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.region.Regions;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -41,6 +43,12 @@ class RackController {
             .toList());
     state.put("others", others(id));
     state.put("rules", rules());
+    state.put("regions", Regions.all());
+    state.put(
+        "marks",
+        Stream.of(Mark.values())
+            .map(m -> Json.object("id", m.id(), "word", m.word(), "sign", m.sign()))
+            .toList());
     model.addAttribute("kit", kits.kit(id));
     model.addAttribute("data", Json.write(state));
     model.addAttribute("rules", StackingRule.values());
@@ -78,7 +86,7 @@ class RackController {
 
   private static List<Object> rules() {
     return Stream.of(StackingRule.values())
-        .<Object>map(r -> Json.object("id", r.id(), "label", r.label()))
+        .<Object>map(r -> Json.object("id", r.id(), "label", r.label(), "sentence", r.sentence()))
         .toList();
   }
 }

@@ -1,11 +1,15 @@
 package org.nineveils.app.rack;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.kits.KitService;
+import org.nineveils.app.kits.Marks;
 import org.nineveils.app.kits.Rows;
+import org.nineveils.app.kits.WornRules;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
+import org.nineveils.kit.Mark;
 import org.nineveils.kit.StackingRule;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -18,10 +22,16 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/rack/{kit}/sections")
 class SectionsApi {
   private final KitService kits;
+  private final WornRules rules;
+  private final TryOut trying;
+  private final Marks marks;
   private final RackState rack;
 
-  SectionsApi(KitService kits, RackState rack) {
+  SectionsApi(KitService kits, WornRules rules, TryOut trying, Marks marks, RackState rack) {
     this.kits = kits;
+    this.rules = rules;
+    this.trying = trying;
+    this.marks = marks;
     this.rack = rack;
   }
 
@@ -32,10 +42,35 @@ class SectionsApi {
     return rack.after(kit, "", List.of());
   }
 
+  /** Takes section, name, rule, and against: [{ section, asks }]. */
   @PostMapping("/change")
   Map<String, Object> change(@PathVariable("kit") long kit, @RequestBody String body) {
     Fields f = request(body);
-    kits.changeSection(f.whole("section"), f.text("name"), StackingRule.ofId(f.text("rule")));
+    rules.set(f.text("name"), rule(f));
+    return rack.after(kit, "", List.of());
+  }
+
+  /**
+   * What would be worn, effect after effect, where a section had the rule that is given: takes
+   * effects besides. Each step is [said, question, ids that are on].
+   */
+  @PostMapping("/try")
+  Map<String, Object> attempt(@PathVariable("kit") long kit, @RequestBody String body) {
+    Fields f = request(body);
+    return Map.of("steps", trying.steps(kit, f.wholes("effects"), rule(f)));
+  }
+
+  private static WornRules.Rule rule(Fields f) {
+    Map<Long, Boolean> against = new LinkedHashMap<>();
+    f.objects("against", a -> against.put((long) a.whole("section"), a.flag("asks", false)));
+    return new WornRules.Rule(f.whole("section"), StackingRule.ofId(f.text("rule")), against);
+  }
+
+  /** Takes section and the id of a mark; none for the empty one. */
+  @PostMapping("/mark")
+  Map<String, Object> mark(@PathVariable("kit") long kit, @RequestBody String body) {
+    Fields f = request(body);
+    marks.markSection(f.whole("section"), Mark.ofId(f.text("mark")));
     return rack.after(kit, "", List.of());
   }
 

@@ -23,6 +23,21 @@ class SwatchStore {
     this.db = db;
   }
 
+  /** Those whose settings no veil of any effect has. */
+  List<Swatch> unused() {
+    return db.sql(
+            """
+            with hung as materialized (
+              select distinct v.value ->> '$.kind' as kind, v.value -> '$.settings' as settings
+              from effect e, json_each(e.doc, '$.veils') v)
+            select s.* from swatch s where not exists (
+              select 1 from hung h
+              where h.kind = s.doc ->> '$.kind' and h.settings = s.doc -> '$.settings')
+            order by s.id""")
+        .query(Swatch.class)
+        .list();
+  }
+
   List<Swatch> all() {
     return db.sql("select * from swatch order by mark, name").query(Swatch.class).list();
   }

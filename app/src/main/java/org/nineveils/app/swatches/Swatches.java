@@ -12,6 +12,7 @@ import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
+import org.nineveils.release.KitFile;
 import org.nineveils.veil.Veil;
 import org.nineveils.veil.VeilKind;
 import org.springframework.stereotype.Service;
@@ -37,15 +38,54 @@ public class Swatches {
    *
    * @param kind of its veil, as screens name it
    */
-  public record Called(String mark, String name, String kind) {}
+  public record Called(long id, String mark, String name, String kind) {}
 
   /** All swatches by their names. */
   public List<Called> named() {
-    return store.all().stream().map(s -> new Called(s.mark(), s.name(), kind(s).label())).toList();
+    return store.all().stream().map(Swatches::called).toList();
+  }
+
+  /** Swatches whose settings no veil of any effect has. */
+  public List<Called> unused() {
+    return store.unused().stream().map(Swatches::called).toList();
+  }
+
+  private static Called called(Swatch swatch) {
+    return new Called(swatch.id(), swatch.mark(), swatch.name(), kind(swatch).label());
   }
 
   private static VeilKind kind(Swatch swatch) {
     return Kinds.ofId(Json.read(swatch.doc(), "The swatch").text("kind"));
+  }
+
+  /** All swatches as a kit file holds them. */
+  public List<KitFile.SwatchPart> parts() {
+    return store.all().stream()
+        .map(s -> new KitFile.SwatchPart(s.mark(), s.name(), veil(s.doc())))
+        .toList();
+  }
+
+  private static Veil veil(String doc) {
+    return EffectJson.parseVeil(Json.read(doc, "The swatch"));
+  }
+
+  /**
+   * Takes swatches in, within an edit that is under way: what is there already stays, and one of
+   * the same name that holds something else gets a number.
+   */
+  public void takeParts(List<KitFile.SwatchPart> parts) {
+    for (KitFile.SwatchPart part : parts) {
+      String doc = Json.write(EffectJson.formatVeil(part.veil()));
+      boolean there =
+          store.all().stream().anyMatch(s -> s.mark().equals(part.mark()) && s.doc().equals(doc));
+      String name = part.name();
+      for (int n = 2; !there && store.nameTaken(part.mark(), name); n++) {
+        name = Names.numbered(part.name(), n);
+      }
+      if (!there) {
+        store.add(part.mark(), name, doc);
+      }
+    }
   }
 
   List<Swatch> all() {

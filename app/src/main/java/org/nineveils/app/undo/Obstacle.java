@@ -19,7 +19,8 @@ public final class Obstacle extends RuntimeException {
    */
   public record Offer(String label, String query) {}
 
-  Obstacle(String sentence, List<Offer> offers) {
+  /** Says what stands in the way, and what can be done about it. */
+  public Obstacle(String sentence, List<Offer> offers) {
     super(sentence);
     this.offers = List.copyOf(offers);
   }

@@ -66,12 +66,11 @@ class ProofViewsIT {
   @BeforeAll
   static void aKitOfThree() {
     kit = id(HTTP.json("POST", "/api/kits", "{\"name\":\"Likeness\",\"purpose\":\"\"}").body());
-    String page = HTTP.get("/kits/" + kit).body();
-    var section = java.util.regex.Pattern.compile("/api/sections/(\\d+)").matcher(page);
-    assertThat(section.find()).isTrue();
-    first = effect(section.group(1), "A little light", 0.2);
-    second = effect(section.group(1), "As much light", 0.23);
-    third = effect(section.group(1), "Much light", 1.5);
+    Fields rack = Json.read(HTTP.get("/api/rack/" + kit).body(), "The rack");
+    String section = String.valueOf(rack.objects("sections", s -> s.whole("id")).get(0));
+    first = effect(section, "A little light", 0.2);
+    second = effect(section, "As much light", 0.23);
+    third = effect(section, "Much light", 1.5);
     render();
   }
 
@@ -134,7 +133,7 @@ class ProofViewsIT {
       Page page = observed.page();
       page.navigate("/proofs/" + kit);
       page.locator("[data-cell] img").first().waitFor();
-      page.locator("[data-approve]").click();
+      page.locator(".top [data-approve]").click();
       page.locator(".said").filter(text("This sheet is approved")).waitFor();
       page.locator("[data-view=changed]").click();
       page.locator("[data-changed-said]").filter(text("Nothing has moved")).waitFor();

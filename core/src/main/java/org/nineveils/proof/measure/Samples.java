@@ -91,6 +91,15 @@ public record Samples(SortedMap<String, float[]> groups) {
     return sum / n;
   }
 
+  /** The largest of the differences over the whole picture and over each of the regions. */
+  public double most(Samples other) {
+    return groups.keySet().stream()
+        .mapToDouble(name -> difference(other, name.isEmpty() ? Set.of() : Set.of(name)))
+        .filter(d -> !Double.isNaN(d))
+        .max()
+        .orElse(0);
+  }
+
   /** As bytes, 16 bits a value. */
   public byte[] bytes() {
     ByteArrayOutputStream out = new ByteArrayOutputStream();

@@ -1,0 +1,38 @@
+package org.nineveils.app.proofs;
+
+import org.nineveils.app.render.Thumbnails;
+import org.nineveils.picture.Picture;
+import org.nineveils.proof.measure.Samples;
+import org.nineveils.veil.Effect;
+import org.springframework.stereotype.Service;
+
+/** Effects on photos of the wall as proofs show them, as they are and as they would be. */
+@Service
+public class ProofLooks {
+  private final Cells cells;
+  private final Measuring measuring;
+
+  ProofLooks(Cells cells, Measuring measuring) {
+    this.cells = cells;
+    this.measuring = measuring;
+  }
+
+  /** How far an effect moves where it is updated to the newest edition: mean ΔE00 on a photo. */
+  public double moved(long effectId, long photoId) {
+    Cell cell = cells.one(effectId, photoId);
+    Measuring.Tried tried = measuring.tried(cell);
+    Samples before = Samples.of(tried.plain(), picture(tried, cell.effect()));
+    Samples after = Samples.of(tried.plain(), picture(tried, cell.effect().updated()));
+    return before.most(after);
+  }
+
+  /** The effect with the newest edition on a photo, as a small JPEG. */
+  public byte[] newest(long effectId, long photoId) {
+    Cell cell = cells.one(effectId, photoId);
+    return Thumbnails.once(picture(measuring.tried(cell), cell.effect().updated()));
+  }
+
+  private static Picture picture(Measuring.Tried tried, Effect effect) {
+    return tried.picture(effect, effect.start());
+  }
+}
