@@ -2,6 +2,7 @@ package org.nineveils.app;
 
 import org.nineveils.app.start.Rehearsal;
 import org.nineveils.app.start.StartFault;
+import org.nineveils.app.web.Announcement;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -16,7 +17,7 @@ public class App {
       if (rehearsal) {
         Rehearsal.of(running);
       }
-      if (rehearsal || !running.getEnvironment().getProperty("nineveils.tidy", "").isEmpty()) {
+      if (rehearsal || Announcement.cameForOne(running.getEnvironment())) {
         running.close(); // it came for that alone
       }
     } catch (SpringApplication.AbandonedRunException built) {

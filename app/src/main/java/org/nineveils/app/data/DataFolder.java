@@ -19,7 +19,7 @@ public class DataFolder {
       DataCheck check =
           DataCheck.of(
               path(environment),
-              environment.getProperty("nineveils.restore", Boolean.class, false),
+              environment.getProperty("nineveils.restore", ""),
               environment.getProperty("nineveils.fresh", Boolean.class, false));
       factory.registerSingleton("dataCheck", check);
       if (factory

@@ -17,6 +17,7 @@ import java.util.Comparator;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.nineveils.refusal.Refusal;
 
 /**
  * Looks at the data folder before the database is opened: that it can be written, that nobody else
@@ -29,6 +30,9 @@ public final class DataCheck implements AutoCloseable {
 
   /** Folder of daily copies in the data folder. */
   public static final String COPIES = "copies";
+
+  /** A backup that takes the place of what is here at the next start. */
+  public static final String NEXT = "restore-next.zip";
 
   private static final String RESERVE = "reserve";
   private static final int RESERVE_BYTES = 4 << 20;
@@ -46,18 +50,17 @@ public final class DataCheck implements AutoCloseable {
   /**
    * Checks a folder and holds it until it is closed.
    *
-   * @param restore the last daily copy takes the place of a database that is damaged or gone
+   * @param restore what takes the place of what is here: “true” for the last daily copy, or the
+   *     path of a backup; empty for nothing
    * @param fresh an empty database beside kept files is what is wanted
    * @throws CannotStart with a sentence if it cannot be used
    */
-  public static DataCheck of(Path folder, boolean restore, boolean fresh) {
+  public static DataCheck of(Path folder, String restore, boolean fresh) {
     DataCheck check = new DataCheck(folder);
     check.folderIsOurs();
     try {
       check.makeRoom();
-      if (restore) {
-        check.restore();
-      }
+      check.restore(restore);
       check.databaseIsWhole(fresh);
       return check;
     } catch (RuntimeException e) {
@@ -125,7 +128,23 @@ public final class DataCheck implements AutoCloseable {
     }
   }
 
-  private void restore() {
+  private void restore(String from) {
+    Path next = folder.resolve(NEXT);
+    if (from.equals("true")) {
+      restoreCopy();
+    } else if (!from.isEmpty() && !from.equals("false")) {
+      restoreBackup(Path.of(from));
+    } else if (Files.exists(next)) {
+      restoreBackup(next);
+      try {
+        Files.delete(next);
+      } catch (IOException e) {
+        throw new CannotStart("The backup %s cannot be taken away.".formatted(next), e);
+      }
+    }
+  }
+
+  private void restoreCopy() {
     Path copy =
         lastCopy()
             .orElseThrow(
@@ -134,18 +153,39 @@ public final class DataCheck implements AutoCloseable {
                         "There is no daily copy in %s to restore."
                             .formatted(folder.resolve(COPIES))));
     try {
-      String mark = String.valueOf(System.currentTimeMillis());
-      for (String ending : new String[] {"", "-wal", "-shm"}) {
-        Path file = folder.resolve(DATABASE + ending);
-        if (Files.exists(file)) {
-          Files.move(file, folder.resolve("set-aside-" + mark + "-" + DATABASE + ending));
-        }
-      }
       Files.copy(copy, folder.resolve("restoring"), StandardCopyOption.REPLACE_EXISTING);
-      Files.move(folder.resolve("restoring"), database(), StandardCopyOption.ATOMIC_MOVE);
+      putInPlace();
     } catch (IOException e) {
       throw new CannotStart("The daily copy %s could not be put in place.".formatted(copy), e);
     }
+  }
+
+  /** A backup is checked whole before anything of it takes a place. */
+  private void restoreBackup(Path backup) {
+    if (!Files.isRegularFile(backup)) {
+      throw new CannotStart("There is no file %s to restore.".formatted(backup));
+    }
+    try {
+      BackupFile.check(backup);
+      BackupFile.unpack(backup, folder);
+      putInPlace();
+    } catch (Refusal e) {
+      throw new CannotStart(e.getMessage(), e);
+    } catch (IOException e) {
+      throw new CannotStart("The backup %s could not be put in place.".formatted(backup), e);
+    }
+  }
+
+  /** The database that lies ready takes its place; the one that was there is set aside. */
+  private void putInPlace() throws IOException {
+    String mark = String.valueOf(System.currentTimeMillis());
+    for (String ending : new String[] {"", "-wal", "-shm"}) {
+      Path file = folder.resolve(DATABASE + ending);
+      if (Files.exists(file)) {
+        Files.move(file, folder.resolve("set-aside-" + mark + "-" + DATABASE + ending));
+      }
+    }
+    Files.move(folder.resolve("restoring"), database(), StandardCopyOption.ATOMIC_MOVE);
   }
 
   private void databaseIsWhole(boolean fresh) {

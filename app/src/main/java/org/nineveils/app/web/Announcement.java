@@ -7,11 +7,17 @@ import org.springframework.stereotype.Component;
 
 /** Prints, once all is ready, where the application is and how to stop it. */
 @Component
-class Announcement implements ApplicationListener<ApplicationReadyEvent> {
+public class Announcement implements ApplicationListener<ApplicationReadyEvent> {
+  /** Whether the application was started for one piece of work, and ends when that is done. */
+  public static boolean cameForOne(Environment environment) {
+    return !environment.getProperty("nineveils.tidy", "").isEmpty()
+        || !environment.getProperty("nineveils.backup", "").isEmpty();
+  }
+
   @Override
   public void onApplicationEvent(ApplicationReadyEvent event) {
     Environment environment = event.getApplicationContext().getEnvironment();
-    if (!environment.getProperty("nineveils.tidy", "").isEmpty()) {
+    if (cameForOne(environment)) {
       return; // it does not stay
     }
     System.out.printf(

@@ -95,7 +95,7 @@ class RulesIT {
     room.settle();
     String fitting = page.url().replaceAll(".*/fitting/(\\d+).*", "$1");
     double start = opacity(fitting);
-    page.locator(".bundle .hem").first().focus();
+    page.locator(".is-bundle .hem").first().focus();
     page.keyboard().press("ArrowDown");
     room.settle();
     assertThat(opacity(fitting)).isNotEqualTo(start);

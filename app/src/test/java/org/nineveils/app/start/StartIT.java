@@ -83,12 +83,12 @@ class StartIT {
   }
 
   private void check() {
-    DataCheck.of(folder, false, false).close();
+    DataCheck.of(folder, "", false).close();
   }
 
   @Test
   void aSecondApplicationOnTheSameFolder() {
-    try (DataCheck first = DataCheck.of(folder, false, false)) {
+    try (DataCheck first = DataCheck.of(folder, "", false)) {
       assertThat(first).isNotNull();
       assertThatThrownBy(this::check)
           .isInstanceOf(CannotStart.class)
@@ -160,7 +160,7 @@ class StartIT {
         .isInstanceOf(CannotStart.class)
         .hasMessageContaining("There is no database in " + folder)
         .hasMessageContaining("--nineveils.fresh=true");
-    DataCheck.of(folder, false, true).close();
+    DataCheck.of(folder, "", true).close();
   }
 
   @Test
@@ -169,7 +169,7 @@ class StartIT {
     assumeTrue(disk != null, "a small disk can be made here");
     try {
       disk.readOnly();
-      assertThatThrownBy(() -> DataCheck.of(disk.path(), false, false))
+      assertThatThrownBy(() -> DataCheck.of(disk.path(), "", false))
           .isInstanceOf(CannotStart.class)
           .hasMessageContaining("cannot be written");
     } finally {

@@ -1,0 +1,39 @@
+package org.nineveils.app.workspace;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+
+/** ./nv backup: one file of a folder that no application runs on. */
+@Component
+class BackupCommand implements ApplicationRunner {
+  private final Backups backups;
+  private final String file;
+  private final boolean photos;
+
+  BackupCommand(
+      Backups backups,
+      @Value("${nineveils.backup:}") String file,
+      @Value("${nineveils.backup-photos:true}") boolean photos) {
+    this.backups = backups;
+    this.file = file;
+    this.photos = photos;
+  }
+
+  @Override
+  public void run(ApplicationArguments arguments) throws IOException {
+    if (file.isEmpty()) {
+      return;
+    }
+    Path to = Path.of(file);
+    if (Files.exists(to)) {
+      System.out.printf("There is a file %s already; it was not overwritten.%n", to);
+      return;
+    }
+    System.out.println(backups.write(to, photos).words());
+  }
+}

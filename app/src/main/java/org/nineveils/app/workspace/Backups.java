@@ -1,0 +1,153 @@
+package org.nineveils.app.workspace;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.nineveils.app.data.Blobs;
+import org.nineveils.app.jobs.Job;
+import org.nineveils.app.jobs.JobKind;
+import org.nineveils.app.jobs.JobRun;
+import org.nineveils.app.jobs.Jobs;
+import org.nineveils.app.start.BackupFile;
+import org.nineveils.document.Json;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+
+/** All of the workspace as one file, made while the application runs. */
+@Service
+class Backups implements JobKind {
+  private static final String ID = "backup";
+  private static final String SUBJECT = "workspace";
+
+  private final JdbcClient db;
+  private final Blobs blobs;
+  private final Clock clock;
+  private final ObjectProvider<Jobs> jobs;
+
+  Backups(JdbcClient db, Blobs blobs, Clock clock, ObjectProvider<Jobs> jobs) {
+    this.db = db;
+    this.blobs = blobs;
+    this.clock = clock;
+    this.jobs = jobs;
+  }
+
+  /**
+   * Starts one as a job.
+   *
+   * @param photos whether photos, and what was painted on them, go in
+   */
+  Job start(boolean photos) {
+    String request = Json.write(Json.object("photos", photos));
+    return jobs.getObject().start(ID, SUBJECT, "Backup of everything", request);
+  }
+
+  @Override
+  public Nature nature() {
+    return new Nature(ID, false, false); // of one moment: it does not go on after a restart
+  }
+
+  @Override
+  public void run(JobRun run) throws IOException {
+    boolean photos = run.request().flag("photos", true);
+    Path copy = run.folder().resolve("database.part");
+    Path file = run.folder().resolve("backup.zip");
+    try {
+      Set<String> files = copy(copy, photos);
+      run.total(files.size(), 0);
+      try (BackupFile.Writer out = new BackupFile.Writer(file, facts(photos, files), copy)) {
+        run.each(
+            List.copyOf(files),
+            false,
+            sha -> "A kept file",
+            sha -> 0,
+            sha -> out.file(sha, blobs.file(sha)));
+      }
+    } finally {
+      Files.deleteIfExists(copy);
+    }
+    if (run.isStopped()) {
+      Files.deleteIfExists(file);
+      return;
+    }
+    String day = LocalDate.now(clock.withZone(ZoneOffset.UTC)).toString();
+    run.result("backup.zip", "nine-veils-%s.backup.zip".formatted(day));
+    run.said("%,d MB in one file.".formatted(Math.max(1, Files.size(file) >> 20)));
+  }
+
+  /** The same at once, to a file that is not there yet. */
+  BackupFile.Facts write(Path file, boolean photos) throws IOException {
+    Path copy = file.resolveSibling(file.getFileName() + ".part");
+    try {
+      Set<String> files = copy(copy, photos);
+      BackupFile.Facts facts = facts(photos, files);
+      try (BackupFile.Writer out = new BackupFile.Writer(file, facts, copy)) {
+        for (String sha : files) {
+          out.file(sha, blobs.file(sha));
+        }
+      }
+      return facts;
+    } finally {
+      Files.deleteIfExists(copy);
+    }
+  }
+
+  private BackupFile.Facts facts(boolean photos, Set<String> files) {
+    return new BackupFile.Facts(
+        clock.instant().truncatedTo(ChronoUnit.SECONDS).toString(),
+        photos,
+        count("kit"),
+        count("effect"),
+        files.size());
+  }
+
+  private int count(String table) {
+    return db.sql("select count(*) from " + table).query(Integer.class).single();
+  }
+
+  /**
+   * Copies the database as it is at one moment.
+   *
+   * @return names of the kept files that belong to it
+   */
+  private Set<String> copy(Path to, boolean photos) throws IOException {
+    Files.deleteIfExists(to);
+    Set<String> files = new TreeSet<>(blobs.all().keySet());
+    if (!photos) {
+      files.removeAll(new HashSet<>(db.sql("select sha from photo").query(String.class).list()));
+    }
+    db.sql("vacuum into ?").param(to.toString()).update();
+    if (!photos) {
+      withoutPhotos(to);
+    }
+    return files;
+  }
+
+  /**
+   * Photos go, and all that hangs on them: paint, fittings, regions; what was undone is forgotten.
+   */
+  private static void withoutPhotos(Path database) throws IOException {
+    try (Connection own = DriverManager.getConnection("jdbc:sqlite:" + database);
+        Statement act = own.createStatement()) {
+      act.execute("pragma foreign_keys = on");
+      act.execute("delete from edit");
+      act.execute("delete from photo");
+      act.execute("delete from reading");
+      act.execute("vacuum");
+    } catch (SQLException e) {
+      throw new IOException("photos could not be left out", e);
+    }
+  }
+}
