@@ -49,7 +49,7 @@ export function editRules(section, { rack, rules, marks, act }) {
   const turn = element("button", { type: "button", className: "button quiet small", textContent: "The other way round" });
   const form = element(
     "form",
-    { className: "rules" },
+    { className: "section-rules" },
     element("h2", { textContent: `Section ${section.number}`, id: "rules" }),
     element("div", { className: "rules-two" },
       element("div", { className: "rules-left" },

@@ -13,6 +13,7 @@ import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.collections.CollectionService;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
+import org.nineveils.app.kits.ShownOn;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.photos.Tags;
@@ -45,6 +46,7 @@ class DemoLoader implements SmartInitializingSingleton {
   private final RegionService regions;
   private final Tags tags;
   private final KitService kits;
+  private final ShownOn shown;
   private final EffectService effects;
   private final BenchService bench;
   private final CollectionService collections;
@@ -58,6 +60,7 @@ class DemoLoader implements SmartInitializingSingleton {
       RegionService regions,
       Tags tags,
       KitService kits,
+      ShownOn shown,
       EffectService effects,
       BenchService bench,
       CollectionService collections,
@@ -69,6 +72,7 @@ class DemoLoader implements SmartInitializingSingleton {
     this.regions = regions;
     this.tags = tags;
     this.kits = kits;
+    this.shown = shown;
     this.effects = effects;
     this.bench = bench;
     this.collections = collections;
@@ -124,6 +128,12 @@ class DemoLoader implements SmartInitializingSingleton {
     long id = kits.addKit(f.text("name"), f.text("purpose"));
     kits.sections(id).forEach(section -> kits.removeSection(section.id()));
     f.objects("sections", section -> addSection(id, section, photoIds));
+    f.texts("shownOn").forEach(photo -> shown.show(id, photoIds.get(photo), true));
+    long cover = photoIds.get(f.texts("shownOn").get(0));
+    shown.setCover(id, cover);
+    shown.photos(id).stream()
+        .filter(p -> !f.texts("shownOn").contains(p.name()))
+        .forEach(p -> shown.show(id, p.id(), false)); // the first of the wall, where it is none
     return id;
   }
 

@@ -18,49 +18,71 @@ import org.springframework.stereotype.Component;
 /** An effect as it hangs on a rack: what is in it, how far it has come, what its proofs say. */
 @Component
 public class Pieces {
-  /** Bytes of the facts of an effect, at a guess. */
-  private static final long FACTS = 700;
+  /** Bytes of what is known of an effect, at a guess. */
+  private static final long KNOWN = 2000;
 
   /** Characters of a note that pages show beside the rack. */
   private static final int NOTE = 400;
 
-  private final Shelf<String, EffectFacts> facts;
+  /**
+   * What of an effect stays as long as it is not edited.
+   *
+   * @param shown ready for JSON
+   */
+  private record Known(EffectFacts facts, Map<String, Object> shown) {}
+
+  private final Shelf<String, Known> kept;
 
   Pieces(Budget budget) {
-    this.facts = budget.shelf("what effects are like", f -> FACTS);
+    this.kept = budget.shelf("what effects are like", k -> KNOWN);
   }
 
   /** What an effect is like; worked out once for each of its states. */
   public EffectFacts facts(Rows.Head head, String doc) {
-    return facts.get(
-        head.id() + " at " + head.rev(),
-        () -> EffectFacts.of(EffectJson.parse(Json.read(doc, "“%s”".formatted(head.name())))));
+    return known(head, doc).facts();
   }
 
-  /** The piece; more can be put to it. */
-  public Map<String, Object> of(Rows.Head head, String doc, Summaries.Summary proof) {
-    Effect effect = EffectJson.parse(Json.read(doc, "“%s”".formatted(head.name())));
-    Readiness ready = Readiness.of(facts(head, doc), proof.proofed());
+  private Known known(Rows.Head head, String doc) {
+    return kept.get(
+        head.id() + " at " + head.rev(),
+        () -> {
+          Effect effect = EffectJson.parse(Json.read(doc, "“%s”".formatted(head.name())));
+          return new Known(EffectFacts.of(effect), shown(effect));
+        });
+  }
+
+  private static Map<String, Object> shown(Effect effect) {
     return Json.object(
-        "id", head.id(),
-        "name", head.name(),
-        "rev", head.rev(),
-        "favourite", head.favourite(),
-        "state", ready.state().word(),
-        "lacks", ready.lacks().stream().map(Readiness.Lack::words).toList(),
-        "line", line(ready, proof, effect.edition() < Editions.current()),
-        "over", proof.proofed().over(),
-        "near", proof.proofed().near(),
-        "proofed", proofed(proof),
-        "worstPhoto", proof.worstPhoto(),
         "note", Names.cut(effect.note(), NOTE),
         "kinds", effect.veils().stream().map(v -> v.kind().id()).toList(),
         "brushed", effect.veils().stream().filter(v -> v.mask().startsHidden()).count(),
         "dials", effect.dials().stream().map(d -> d.label()).toList(),
         "start", effect.start(),
         "madeFor", effect.madeFor(),
-        "edition", effect.edition(),
-        "older", effect.edition() < Editions.current());
+        "edition", effect.edition());
+  }
+
+  /** The piece; more can be put to it. */
+  public Map<String, Object> of(Rows.Head head, String doc, Summaries.Summary proof) {
+    Known known = known(head, doc);
+    Readiness ready = Readiness.of(known.facts(), proof.proofed());
+    boolean isOlder = known.facts().edition() < Editions.current();
+    Map<String, Object> piece =
+        Json.object(
+            "id", head.id(),
+            "name", head.name(),
+            "rev", head.rev(),
+            "favourite", head.favourite(),
+            "state", ready.state().word(),
+            "lacks", ready.lacks().stream().map(Readiness.Lack::words).toList(),
+            "line", line(ready, proof, isOlder),
+            "over", proof.proofed().over(),
+            "near", proof.proofed().near(),
+            "proofed", proofed(proof),
+            "worstPhoto", proof.worstPhoto(),
+            "older", isOlder);
+    piece.putAll(known.shown());
+    return piece;
   }
 
   /** What stands below its name. */

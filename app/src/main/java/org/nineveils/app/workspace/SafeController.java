@@ -64,8 +64,9 @@ class SafeController {
           bytes += Files.size(file);
         }
       }
-    } else if (Files.exists(at)) {
-      bytes = Files.size(at);
+    }
+    for (Path file : List.of(at, folder.resolve(name + "-wal"))) { // what was written last
+      bytes += Files.isRegularFile(file) ? Files.size(file) : 0;
     }
     return new Part(what, name, size(bytes));
   }

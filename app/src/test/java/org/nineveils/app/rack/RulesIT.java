@@ -95,8 +95,8 @@ class RulesIT {
     room.settle();
     String fitting = page.url().replaceAll(".*/fitting/(\\d+).*", "$1");
     double start = opacity(fitting);
-    page.locator(".is-bundle .hem").first().focus();
-    page.keyboard().press("ArrowDown");
+    page.locator(".veil .hem").first().focus();
+    page.keyboard().press("Home");
     room.settle();
     assertThat(opacity(fitting)).isNotEqualTo(start);
     page.locator("[aria-label='Wear everything of Looks']").click();

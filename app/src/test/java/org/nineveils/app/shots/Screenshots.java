@@ -44,8 +44,18 @@ class Screenshots {
     }
     try (var observed = RunningApp.demo().page()) {
       Page page = observed.page();
-      plain(page, "/kits", "kits");
-      plain(page, "/kits/1", "kit");
+      plain(page, "/kits/2", "rack");
+      page.locator("[data-section]").nth(1).hover();
+      page.locator("[data-section-act=change]").nth(1).click();
+      page.locator(".try-steps li").nth(1).waitFor();
+      shoot(page, "rules");
+      page.navigate("/kits/2");
+      page.locator("[data-effect]").nth(1).click();
+      page.locator("[aria-label='Make a series of Two stops up']").click();
+      page.locator(".series-strip img").first().waitFor();
+      page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+      shoot(page, "series");
+      plain(page, "/find?q=has+soft", "find");
       page.navigate("/photos");
       page.waitForFunction(
           "() => document.querySelector('[data-holds-going]').textContent === ''"
@@ -88,14 +98,6 @@ class Screenshots {
       place.settle();
       place.pick("Oat curve");
       shoot(page, "bench");
-      atTheBench(page, 1, "Even skin", 5);
-      place.settle();
-      place.pick("Even skin");
-      page.locator("[data-side=mask]").click();
-      page.keyboard().press("m");
-      page.mouse().move(900, 300);
-      showsTheWeave(page, place);
-      shoot(page, "bench-mask");
       atTheBench(page, 1, "Settle redness", 1);
       place.settle();
       place.pick("Redness out");
@@ -160,9 +162,6 @@ class Screenshots {
       page.locator(".pin input").last().waitFor();
       place.settle();
     }
-    page.locator("[data-look=wiper]").click();
-    place.settle();
-    shoot(page, "fitting-wiper");
     page.locator("[data-look=pins]").click();
     page.waitForFunction(
         """
