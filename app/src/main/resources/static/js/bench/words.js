@@ -1,11 +1,6 @@
 // What an effect says of itself: the note for the photographer, what that promises and no dial keeps, the
 // opacity that it goes on at, and the photos that it is made for.
-
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
+import { element } from "../web/element.js";
 
 /** The tags with one more, or without it. */
 export const toggled = (tags, tag) => (tags.includes(tag) ? tags.filter((t) => t !== tag) : [...tags, tag]);

@@ -1,4 +1,5 @@
 // One search over all kits: what is typed is looked up as it is typed, and hangs as a rack.
+import { element } from "../web/element.js";
 import { ask } from "../web/form.js";
 import { send } from "../web/http.js";
 import { listen } from "../web/keys.js";
@@ -23,12 +24,6 @@ let rack = asRack(data);
 let saved = data.saved;
 let asked = 0;
 let timer;
-
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
 
 function phrase(words) {
   const made = element("button", { type: "button", textContent: words });

@@ -1,5 +1,6 @@
 // The page of the test wall: search, order, groups, tags for several photos at once, and what the wall
 // lacks.
+import { element } from "../web/element.js";
 import { send } from "../web/http.js";
 import { sayAfterReload, sayFault } from "../web/say.js";
 import { reload } from "../web/leaving.js";
@@ -11,12 +12,6 @@ const ASK_MS = 60;
 const root = document.querySelector("[data-test-wall]");
 const { photos: list, groups: tagGroups } = JSON.parse(root.dataset.state);
 const find = (name) => root.querySelector(`[data-${name}]`);
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
-
 class TestWall {
   constructor() {
     Object.assign(this, { photos: list.map(photoOf), groups: tagGroups, wish: {}, by: "", chosen: new Set(), last: null, figures: new Map() });

@@ -1,17 +1,12 @@
 // The card of a cell: the plain and the finished picture, every measure against its limit, who did
 // it, and the remedies.
+import { element } from "../web/element.js";
 import { send } from "../web/http.js";
 import { say, sayFault } from "../web/say.js";
 import { CardLook } from "./card-look.js";
 import { curveOf } from "./curve.js";
 import { found } from "./searching.js";
 import { valueWords } from "./verdicts.js";
-
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
 
 /** How far along its line a share of the limit is drawn, per cent; the limit lies at 60. */
 export const along = (share) => Math.min(100, 60 * share);

@@ -1,15 +1,10 @@
 // Beside the rack: the effect that is pointed at or has the focus, larger, with what is in it, how far
 // it has come and what can be done with it; several picked ones side by side.
+import { element } from "../web/element.js";
 import { redrawn } from "../web/redrawn.js";
 import { effectOf, numberOf } from "./rack-state.js";
 
 const MOST = 4; // pictures side by side
-
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
 
 const act = (name, words, label = words) => {
   const made = element("button", { type: "button", className: "button small", textContent: words });

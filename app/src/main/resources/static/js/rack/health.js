@@ -1,16 +1,11 @@
 // The health of the kit: what is wrong, with whom, and the step that mends it.
+import { element } from "../web/element.js";
 import { found } from "../proofs/searching.js";
 import { send } from "../web/http.js";
 import { redrawn } from "../web/redrawn.js";
 import { sayFault } from "../web/say.js";
 
 const MENDS = { OVER: "look", NOTE: "write", UNPLACED: "say where", PROMISE: "look", PROOF: "proof them", TWICE: "rename", OLDER: "compare", PLANNED: "build" };
-
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
 
 export class Health {
   /**

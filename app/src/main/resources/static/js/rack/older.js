@@ -1,12 +1,7 @@
 // Effects of an older edition of the engine: what updating changes is seen first, then it is done, singly
 // or all.
+import { element } from "../web/element.js";
 import { send } from "../web/http.js";
-
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
 
 const figure = (src, words) => element("figure", {}, element("img", { src, alt: "", loading: "lazy" }), element("figcaption", { textContent: words }));
 

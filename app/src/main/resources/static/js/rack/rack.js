@@ -99,11 +99,13 @@ function act(path, body, undoes = false) {
   return done;
 }
 
-/** The same for acts that nothing waits for: a refusal is said, and the rack drawn as it is. */
+const lookAgain = () => send("GET", `/api/rack/${kit}`).then(take, draw);
+
+/** The same for acts that nothing waits for: a refusal is said, and the rack drawn as it is stored. */
 const acted = (path, body, undoes) =>
   act(path, body, undoes).catch((error) => {
-    draw();
     sayFault(error);
+    return lookAgain();
   });
 
 const open = dialogs({ act, rack: () => rack, data, kit });
@@ -237,8 +239,8 @@ pointing(page, () => pointed, (next) => {
   showBeside();
 });
 
-find("sections").addEventListener("focusin", (event) => {
-  const id = Number(event.target.closest("[data-effect]")?.dataset.effect ?? look.active);
+find("sections").addEventListener("focusin", ({ target }) => {
+  const id = Number(target.closest("[data-effect]")?.dataset.effect ?? look.active);
   if (id !== look.active) pick(look.picked, id);
 });
 
@@ -249,8 +251,7 @@ function ofSection(button) {
 }
 
 function resize(size) {
-  look.size = size;
-  localStorage.setItem("rack-size", size);
+  localStorage.setItem("rack-size", (look.size = size));
   draw();
 }
 
@@ -261,8 +262,7 @@ function turn(id) {
 }
 
 const isActive = (id, extend) => {
-  if (extend) pick(new Set([...look.picked, look.active, id].filter(Boolean)), id);
-  else pick(look.picked.size > 1 ? look.picked : new Set([id]), id);
+  pick(extend ? new Set([...look.picked, look.active, id].filter(Boolean)) : look.picked.size > 1 ? look.picked : new Set([id]), id);
   rails.focus(id);
 };
 
@@ -292,9 +292,9 @@ for (const [name, redo] of [["undo", false], ["redo", true]]) {
   delete button.dataset.send;
   button.addEventListener("click", () => undo(redo));
 }
+addEventListener("pageshow", (event) => event.persisted && lookAgain());
 addEventListener("blur", () => carrying.isOn && carrying.letGo());
-look.active = hanging(rack)[0] ?? 0;
-look.place = 0;
+Object.assign(look, { active: hanging(rack)[0] ?? 0, place: 0 });
 showUndo(rack);
 draw();
 page.dataset.ready = "";

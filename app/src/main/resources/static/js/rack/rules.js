@@ -1,13 +1,8 @@
 // A section's name, rule and opposites, said in sentences, with a try-out by the very rules that count
 // when a photo wears effects.
+import { element } from "../web/element.js";
 import { send } from "../web/http.js";
 import { hanging, numberOf } from "./rack-state.js";
-
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
 
 const choice = (label, value, some) => {
   const made = element("select", { className: "input" }, ...some.map(([v, words]) => new Option(words, v)));

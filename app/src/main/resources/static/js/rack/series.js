@@ -1,13 +1,8 @@
 // Several effects from one: a number of a veil is stepped; every step is seen before any is made.
+import { element } from "../web/element.js";
 import { send } from "../web/http.js";
 
 const TRY_MS = 250;
-
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
 
 const field = (label, input) => element("label", { className: "field" }, label, input);
 const input = (value, name) => element("input", { className: "input", value, name, autocomplete: "off", inputMode: "decimal" });

@@ -1,12 +1,7 @@
 // The lists at the side: this kit's sections, the other kits, what goes across kits, and the photos
 // that the kit is shown on.
+import { element } from "../web/element.js";
 import { tally } from "./rack-state.js";
-
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
 
 const line = (tag, fields, words, n) => element("li", {}, element(tag, fields, element("span", { textContent: words }), ...(n === undefined ? [] : [element("small", { textContent: n })])));
 

@@ -1,10 +1,5 @@
 // Which photos of the test wall a kit is shown on, and which one stands for it.
-
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
+import { element } from "../web/element.js";
 
 /** @param wall photos { id, name } ; @param how { rack(): state, act(path, body): promise } */
 export function chooseShown(wall, { rack, act }) {

@@ -1,10 +1,5 @@
 // A small form in a dialog made for it, which stays open until what it asked for was done.
-
-const element = (tag, fields = {}, ...inside) => {
-  const made = Object.assign(document.createElement(tag), fields);
-  made.append(...inside);
-  return made;
-};
+import { element } from "./element.js";
 
 function field({ name, label, kind = "text", value = "", max = 60, choices = [], rows = 8, hint = "", optional = false }) {
   const common = { name, className: "input", required: !optional, autocomplete: "off" };

@@ -27,6 +27,7 @@ import org.nineveils.mask.Mask;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.region.Regions;
 import org.nineveils.veil.BlendMode;
+import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -85,6 +86,8 @@ class BenchController {
     model.addAttribute("effect", row);
     model.addAttribute("kit", kits.kit(row.kitId()));
     model.addAttribute("section", kits.section(row.sectionId()));
+    model.addAttribute("older", effects.effect(row).edition() < Editions.current());
+    model.addAttribute("follows", effects.followed(id));
     model.addAttribute("sections", kits.sections(row.kitId()));
     model.addAttribute("photoList", Photo.list(wall));
     if (wall.isEmpty()) {

@@ -65,6 +65,11 @@ public class EffectService {
     return store.named(kitId);
   }
 
+  /** What an effect follows, in words; empty where it goes its own way. */
+  public String followed(long id) {
+    return follows.of(id).map(s -> "follows “%s” of %s".formatted(s.name(), s.kit())).orElse("");
+  }
+
   /** The veils and note of an effect as filed. */
   public Effect effect(Rows.Effect row) {
     return EffectJson.parse(Json.read(row.doc(), "“%s”".formatted(row.name())));

@@ -135,7 +135,12 @@ public final class DataCheck implements AutoCloseable {
     } else if (!from.isEmpty() && !from.equals("false")) {
       restoreBackup(Path.of(from));
     } else if (Files.exists(next)) {
-      restoreBackup(next);
+      try {
+        restoreBackup(next);
+      } catch (CannotStart e) {
+        throw new CannotStart(
+            "%s Take %s away to start with what is here.".formatted(e.getMessage(), next), e);
+      }
       try {
         Files.delete(next);
       } catch (IOException e) {

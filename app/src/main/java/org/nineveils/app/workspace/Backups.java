@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import org.nineveils.app.data.Blobs;
+import org.nineveils.app.data.Room;
 import org.nineveils.app.jobs.Job;
 import org.nineveils.app.jobs.JobKind;
 import org.nineveils.app.jobs.JobRun;
@@ -124,15 +125,21 @@ class Backups implements JobKind {
    */
   private Set<String> copy(Path to, boolean photos) throws IOException {
     Files.deleteIfExists(to);
-    Set<String> files = new TreeSet<>(blobs.all().keySet());
+    Room.check(to.getParent(), room());
+    db.sql("vacuum into ?").param(to.toString()).update();
+    Set<String> files = new TreeSet<>(blobs.all().keySet()); // after it: all that it names is there
     if (!photos) {
       files.removeAll(new HashSet<>(db.sql("select sha from photo").query(String.class).list()));
-    }
-    db.sql("vacuum into ?").param(to.toString()).update();
-    if (!photos) {
       withoutPhotos(to);
     }
     return files;
+  }
+
+  /** Bytes of the database. */
+  private long room() {
+    return db.sql("select page_count * page_size from pragma_page_count, pragma_page_size")
+        .query(Long.class)
+        .single();
   }
 
   /**

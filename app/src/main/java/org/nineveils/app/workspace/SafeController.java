@@ -15,6 +15,7 @@ import org.nineveils.app.data.Room;
 import org.nineveils.app.start.BackupFile;
 import org.nineveils.app.start.DataCheck;
 import org.nineveils.document.Json;
+import org.nineveils.refusal.Refusal;
 import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -123,7 +124,10 @@ class SafeController {
   @PutMapping("/api/safe/restore")
   @ResponseBody
   Map<String, Object> bring(HttpServletRequest request) throws IOException {
-    Room.check(folder, Math.max(0, request.getContentLengthLong()));
+    if (request.getContentLengthLong() < 0) {
+      throw new Refusal("How large the backup is was not said; nothing was taken.");
+    }
+    Room.check(folder, request.getContentLengthLong());
     Path part = folder.resolve("restore.part");
     try {
       Files.copy(request.getInputStream(), part, StandardCopyOption.REPLACE_EXISTING);

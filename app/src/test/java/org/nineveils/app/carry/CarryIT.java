@@ -32,7 +32,8 @@ class CarryIT {
       page.navigate("/kits");
       assertThat(page.locator(".kit-card h2").allInnerTexts())
           .contains("Willow Basket", "Burr and Whisker");
-      KitFile there = open(other.bytes("/kits/file?kits=" + ids(page)));
+      KitFile there =
+          open(other.bytes("/kits/file?kits=" + ids(page).get(0) + "," + ids(page).get(1)));
       KitFile here = open(file);
       assertThat(there.kits()).isEqualTo(here.kits());
       assertThat(there.pictures().keySet()).isEqualTo(here.pictures().keySet());
@@ -49,10 +50,7 @@ class CarryIT {
       page.keyboard().press("Control+z");
       page.getByText("Taken back: open 2 kits.").waitFor();
       assertThat(page.locator(".kit-card h2").allInnerTexts()).doesNotContain("Willow Basket 2");
-      for (Object id :
-          (List<?>)
-              page.evaluate(
-                  "() => [...document.querySelectorAll('[data-carry]')].map(t => t.value)")) {
+      for (Object id : ids(page)) {
         other.json("DELETE", "/api/kits/" + id, "");
       }
       observed.faults().removeIf(fault -> fault.contains("409"));
@@ -61,10 +59,13 @@ class CarryIT {
     demo.json("POST", "/api/rack/3/undo?redo=false", "");
   }
 
-  private static String ids(Page page) {
-    return (String)
+  /** Ids of the two kits that were opened, in order: others live in this application. */
+  private static List<?> ids(Page page) {
+    return (List<?>)
         page.evaluate(
-            "() => [...document.querySelectorAll('[data-carry]')].map(t => t.value).join(',')");
+            """
+            () => ["Willow Basket", "Burr and Whisker"].map(name => [...document.querySelectorAll(".kit-card")]
+              .find(card => card.querySelector("h2").textContent === name).querySelector("[data-carry]").value)""");
   }
 
   private long first(int kit) {

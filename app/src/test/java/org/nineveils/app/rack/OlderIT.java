@@ -9,7 +9,6 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.nineveils.app.testing.Http;
 import org.nineveils.app.testing.RunningApp;
-import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Editions;
@@ -35,16 +34,17 @@ class OlderIT {
         .objects("effects", e -> e.whole("edition"));
   }
 
-  private long ofKit() {
-    Fields made =
-        Json.read(
-            http.json("POST", "/api/kits/1/duplicate", "{\"name\": \"Older ones\"}").body(), "");
-    return Long.parseLong(made.text("go").replaceAll("\\D", ""));
+  private String name(long kit) {
+    return Json.read(http.get("/api/rack/" + kit).body(), "The rack")
+        .object("kit")
+        .text("name")
+        .toLowerCase(java.util.Locale.ROOT)
+        .replace(" ", "%20");
   }
 
   @Test
   void olderEffectsAreMarkedSeenBeforeAndAfterAndUpdatedSinglyOrAllWithOneUndo() {
-    long kit = ofKit();
+    long kit = http.kitLike(1, "Older ones");
     try (var trial = brighter();
         var observed = RunningApp.demo().page()) {
       Page page = observed.page();
@@ -54,9 +54,14 @@ class OlderIT {
       int all = editions(kit).size();
       assertThat(page.locator(".piece-line:text-is('older edition')").count()).isGreaterThan(0);
       assertThat(
-              Json.read(http.get("/api/find?q=older%20edition%20in%20older%20ones").body(), "")
+              Json.read(http.get("/api/find?q=older%20edition%20in%20" + name(kit)).body(), "")
                   .whole("count"))
           .isEqualTo(all);
+      long first =
+          Json.read(http.get("/api/rack/" + kit).body(), "The rack")
+              .objects("effects", e -> e.whole("id"))
+              .get(0);
+      assertThat(http.get("/bench/" + first).body()).contains(">older edition<");
       page.locator("[data-health] .mend[aria-label*='older edition']").click();
       page.waitForFunction(
           "() => /moves by ΔE \\d+\\.\\d/.test(document.querySelector('[data-older] span').textContent)");

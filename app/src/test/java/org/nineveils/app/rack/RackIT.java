@@ -25,14 +25,7 @@ class RackIT {
 
   @BeforeEach
   void open() {
-    String name = "Rack %d".formatted(System.nanoTime());
-    String go =
-        Json.read(
-                http.json("POST", "/api/kits/2/duplicate", "{\"name\": \"%s\"}".formatted(name))
-                    .body(),
-                "The answer")
-            .text("go");
-    kit = Long.parseLong(go.replaceAll("\\D", ""));
+    kit = http.kitLike(2, "Rack");
     observed = RunningApp.demo().page();
     page = observed.page();
     page.navigate("/kits/" + kit);

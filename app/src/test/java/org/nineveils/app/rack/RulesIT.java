@@ -22,15 +22,7 @@ class RulesIT {
 
   @BeforeEach
   void open() {
-    Fields made =
-        Json.read(
-            http.json(
-                    "POST",
-                    "/api/kits/2/duplicate",
-                    "{\"name\": \"Rules %d\"}".formatted(System.nanoTime()))
-                .body(),
-            "");
-    kit = Long.parseLong(made.text("go").replaceAll("\\D", ""));
+    kit = http.kitLike(2, "Rules");
     observed = RunningApp.demo().page();
     page = observed.page();
     page.navigate("/kits/" + kit);

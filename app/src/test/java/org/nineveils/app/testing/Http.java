@@ -44,6 +44,13 @@ public final class Http {
     return client.send(request, HttpResponse.BodyHandlers.ofByteArray()).body();
   }
 
+  /** A copy of a kit of the demo under a name of its own; its id. */
+  public long kitLike(int kit, String name) {
+    String body = Json.write(Json.object("name", "%s %d".formatted(name, System.nanoTime())));
+    Fields made = Json.read(json("POST", "/api/kits/%d/duplicate".formatted(kit), body).body(), "");
+    return Long.parseLong(made.text("go").replaceAll("\\D", ""));
+  }
+
   /** The id of the fitting of a photo in a wardrobe, made where there was none. */
   public String fitting(String wardrobe, int photo) {
     return get("/fitting/of?wardrobe=%s&photo=%d".formatted(wardrobe, photo))

@@ -99,7 +99,7 @@ class WalkIT {
         .hasValue("Cradle");
     click(page, "Start this kit");
     page.waitForURL("**/kits/*");
-    click(page, "New effect");
+    click(page, "New effect in Looks");
     page.locator("dialog[open] input[name=name]").fill("Draft");
     click(page, "Build it at the bench");
     page.waitForURL("**/bench/*");
