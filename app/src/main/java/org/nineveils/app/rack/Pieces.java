@@ -6,6 +6,7 @@ import org.nineveils.app.kits.Rows;
 import org.nineveils.app.memory.Budget;
 import org.nineveils.app.memory.Shelf;
 import org.nineveils.app.proofs.Summaries;
+import org.nineveils.app.render.Thumbnails;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.EffectFacts;
@@ -44,7 +45,7 @@ public class Pieces {
 
   private Known known(Rows.Head head, String doc) {
     return kept.get(
-        head.id() + " at " + head.rev(),
+        Thumbnails.effectKey(doc),
         () -> {
           Effect effect = EffectJson.parse(Json.read(doc, "“%s”".formatted(head.name())));
           return new Known(EffectFacts.of(effect), shown(effect));

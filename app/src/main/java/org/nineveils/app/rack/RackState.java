@@ -68,6 +68,8 @@ class RackState {
     Rows.Kit kit = kits.kit(kitId);
     List<Rows.FilledSection> filled = kits.filled(kitId);
     var folded = kits.folded(kitId);
+    Map<Long, String> docs = effects.docs(kitId);
+    Map<Long, Summaries.Summary> proofs = summaries.of(kitId);
     Map<Long, Mark> signs = marks.ofSections(kitId);
     Undo undo = Undo.of(journal, KitService.scope(kitId));
     return Json.object(
@@ -78,8 +80,8 @@ class RackState {
                     f -> section(f, folded.contains(f.section().id()), signs.get(f.section().id())))
                 .toList(),
         "against", against(kitId),
-        "effects", effects(kitId, filled),
-        "ills", ills(kitId, filled),
+        "effects", effects(kitId, filled, docs, proofs),
+        "ills", ills(kitId, filled, docs, proofs),
         "swatches",
             swatches.unused().stream()
                 .map(s -> Json.object("id", s.id(), "name", s.name()))
@@ -120,9 +122,11 @@ class RackState {
   }
 
   /** What is wrong with effects, as far as it is seen at once; see {@link Health}. */
-  private List<Object> ills(long kitId, List<Rows.FilledSection> filled) {
-    Map<Long, String> docs = effects.docs(kitId);
-    Map<Long, Summaries.Summary> proofs = summaries.of(kitId);
+  private List<Object> ills(
+      long kitId,
+      List<Rows.FilledSection> filled,
+      Map<Long, String> docs,
+      Map<Long, Summaries.Summary> proofs) {
     Set<Long> twice = effects.namedTwice(kitId);
     List<Health.Item> items =
         filled.stream()
@@ -158,11 +162,13 @@ class RackState {
     return Json.object("id", photo.id(), "name", photo.name());
   }
 
-  private List<Object> effects(long kitId, List<Rows.FilledSection> filled) {
-    Map<Long, String> docs = effects.docs(kitId);
+  private List<Object> effects(
+      long kitId,
+      List<Rows.FilledSection> filled,
+      Map<Long, String> docs,
+      Map<Long, Summaries.Summary> proofs) {
     Map<Long, List<String>> tagged = tags.inKit(kitId);
     Map<Long, Shaping.Followed> followed = shaping.followed(kitId);
-    Map<Long, Summaries.Summary> proofs = summaries.of(kitId);
     Map<Long, Mark> marked = marks.ofEffects(kitId);
     Map<Long, String> names = new LinkedHashMap<>();
     filled.forEach(f -> f.effects().forEach(e -> names.put(e.id(), e.name())));
