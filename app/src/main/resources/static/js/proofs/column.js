@@ -24,6 +24,7 @@ export class Column {
     for (const name of ["curve", "swept", "photos"]) this.find(name).replaceChildren();
     for (const name of ["start", "set"]) this.find(name).hidden = true;
     for (const name of ["found", "swept-said"]) this.find(name).textContent = "";
+    this.find("dials").hidden = true; // those of the effect before are not this one's
     this.find("name").textContent = this.names.effect(effect).name;
     this.find("bench").href = `/bench/${effect}`;
     try {

@@ -57,13 +57,16 @@ class QuickTest {
     return EffectJson.parse(f.object("effect"));
   }
 
+  /** Each effect on every fourth photo, beginning with another one each time. */
   @Test
-  void everyDemoEffectOnEveryPhotoLooksAsByTheExactWay() throws IOException {
+  void everyDemoEffectLooksAsByTheExactWay() throws IOException {
     List<List<Veil>> stacks = stacks();
-    assertThat(stacks).hasSizeGreaterThan(18);
-    for (Picture photo : photos()) {
-      for (List<Veil> veils : stacks) {
-        Stack stack = Stack.of(Bundle.of(veils));
+    List<Picture> photos = photos();
+    assertThat(stacks).hasSizeGreaterThan(100);
+    for (int i = 0; i < stacks.size(); i++) {
+      Stack stack = Stack.of(Bundle.of(stacks.get(i)));
+      for (int k = i % 4; k < photos.size(); k += 4) {
+        Picture photo = photos.get(k);
         Picture quick = Renderer.render(photo, photo.area(), stack, Manner.exact().quick(true));
         Looks.Difference apart = Looks.apart(Renderer.render(photo, stack), quick);
         assertThat(apart.mean()).isLessThanOrEqualTo(0.3);
@@ -75,17 +78,21 @@ class QuickTest {
   /** A preview is a quarter of the frame: what she judges is what the photographer gets. */
   @Test
   void aQuickPreviewAtQuarterSizeLooksAsTheFullFrameScaledDown() throws IOException {
-    for (String name : List.of("newborn-red-blotchy-skin", "pet-black-dog")) {
-      Picture full = Scaling.toLongSide(Pictures.photo(name), 1200);
-      Picture small = Scaling.toLongSide(full, 300);
-      for (List<Veil> veils : stacks()) {
-        Stack stack = Stack.of(Bundle.of(veils));
-        Picture scaled = Scaling.toLongSide(Renderer.render(full, stack), 300);
-        Picture preview = Renderer.render(small, small.area(), stack, Manner.exact().quick(true));
-        assertThat(Looks.apart(scaled, preview).mean())
-            .as("%s: %s", name, veils.stream().map(Veil::name).toList())
-            .isLessThanOrEqualTo(1);
-      }
+    List<Picture> full =
+        List.of(
+            Scaling.toLongSide(Pictures.photo("newborn-red-blotchy-skin"), 1200),
+            Scaling.toLongSide(Pictures.photo("pet-black-dog"), 1200));
+    List<Picture> small = full.stream().map(f -> Scaling.toLongSide(f, 300)).toList();
+    List<List<Veil>> stacks = stacks();
+    for (int i = 0; i < stacks.size(); i++) {
+      List<Veil> veils = stacks.get(i);
+      Picture photo = small.get(i % 2);
+      Stack stack = Stack.of(Bundle.of(veils));
+      Picture scaled = Scaling.toLongSide(Renderer.render(full.get(i % 2), stack), 300);
+      Picture preview = Renderer.render(photo, photo.area(), stack, Manner.exact().quick(true));
+      assertThat(Looks.apart(scaled, preview).mean())
+          .as("%s", veils.stream().map(Veil::name).toList())
+          .isLessThanOrEqualTo(1);
     }
   }
 

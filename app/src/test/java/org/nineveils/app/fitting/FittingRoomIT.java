@@ -57,7 +57,7 @@ class FittingRoomIT extends FittingTrial {
     click("Candle glow");
     dialog.getByText("Wear both").click();
     room.veil("Candle glow").waitFor();
-    assertThat(onTheRail()).containsExactly("Crisp for screen", "Candle glow");
+    assertThat(onTheRail()).containsExactly("Candle glow", "Crisp for screen");
   }
 
   @Test
@@ -80,7 +80,7 @@ class FittingRoomIT extends FittingTrial {
     List<Integer> plain = room.colour(0.5, 0.4);
     section("Looks").locator("summary").click();
     section("Looks").getByText("Wear everything, lifted").click();
-    page.getByText("5 effects went on, lifted").waitFor();
+    page.getByText("14 effects went on, lifted").waitFor();
     page.mouse().move(600, 300);
     room.settle();
     assertThat(room.colour(0.5, 0.4)).isEqualTo(plain);

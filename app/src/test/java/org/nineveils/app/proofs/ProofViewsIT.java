@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
@@ -168,7 +170,15 @@ class ProofViewsIT {
       Page page = observed.page();
       page.navigate("/proofs/" + kit);
       page.locator("[data-cell] img").first().waitFor();
+      List<Route> held = new ArrayList<>();
+      page.route("**/api/proofs/effects/*", held::add);
       page.locator(".grid-head").filter(text("A little light")).click();
+      page.waitForCondition(() -> !held.isEmpty());
+      assertThat(page.locator("[data-column-sweep]").isVisible())
+          .as("nothing to sweep is offered before its dials are known")
+          .isFalse();
+      held.forEach(Route::resume);
+      page.unroute("**/api/proofs/effects/*");
       page.locator("[data-column-sweep]").click();
       Locator set = page.locator("[data-column-set]");
       set.waitFor(new Locator.WaitForOptions().setTimeout(60_000));
@@ -190,7 +200,8 @@ class ProofViewsIT {
 
   @Test
   void pairsThatTheRulesAllowAreTriedOnThePhotosThatDifferMost() {
-    String body = "{\"search\":\"together\",\"kit\":2}";
+    long eighteen = HTTP.eighteen();
+    String body = "{\"search\":\"together\",\"kit\":%d}".formatted(eighteen);
     Fields job =
         Json.read(HTTP.json("POST", "/api/proofs/searches", body).body(), "").object("job");
     HTTP.ended(job.whole("id"));
@@ -207,6 +218,7 @@ class ProofViewsIT {
     for (Object row : found.list("order")) {
       assertThat(((Number) ((List<?>) row).get(2)).doubleValue()).isGreaterThanOrEqualTo(1);
     }
+    HTTP.json("DELETE", "/api/kits/" + eighteen, "");
   }
 
   @Test

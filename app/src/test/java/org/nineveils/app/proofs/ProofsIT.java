@@ -72,14 +72,22 @@ class ProofsIT {
   }
 
   @Test
-  void theDemoIsWithinOrAcceptedWithAReason() {
+  void theDemoIsWithinOrAcceptedWithAReasonAndNoTwoOfAKitLookAlike() {
     for (int kit = 1; kit <= 3; kit++) {
       whole(kit);
       assertThat(sheet(kit).list("marks").stream().map(c -> (List<?>) c))
           .noneMatch(c -> c.get(2).equals("over"))
           .filteredOn(c -> c.get(2).equals("over, accepted"))
           .allMatch(c -> c.get(6).toString().length() > 20);
+      Fields map = Json.read(HTTP.get("/api/proofs/%d/alike".formatted(kit)).body(), "The map");
+      assertThat(map.list("pairs").stream().map(p -> (List<?>) p))
+          .as("[one, two, mean ΔE00, most on a photo, …] of kit " + kit)
+          .noneMatch(p -> number(p, 2) < 2 && number(p, 3) < 4);
     }
+  }
+
+  private static double number(List<?> of, int place) {
+    return ((Number) of.get(place)).doubleValue();
   }
 
   @Test

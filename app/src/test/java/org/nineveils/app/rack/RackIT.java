@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
+import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -25,7 +26,7 @@ class RackIT {
 
   @BeforeEach
   void open() {
-    kit = http.kitLike(2, "Rack");
+    kit = http.eighteen();
     observed = RunningApp.demo().page();
     page = observed.page();
     page.navigate("/kits/" + kit);
@@ -107,7 +108,7 @@ class RackIT {
         () -> drag(piece("Two stops up"), piece("Evening amber"), 0.1));
     assertThat(stored().get(1).subList(1, 4))
         .containsExactly("Slate matte", "Two stops up", "Evening amber");
-    assertThat(piece("Two stops up").getAttribute("aria-label")).startsWith("2.3, Two stops up");
+    soon(() -> piece("Two stops up").getAttribute("aria-label").startsWith("2.3, Two stops up"));
     page.keyboard().press("Control+z");
     said("Taken back: move Two stops up.");
     page.keyboard().press("Control+z");
@@ -162,7 +163,7 @@ class RackIT {
     page.keyboard().press("ArrowLeft");
     page.waitForResponse(r -> r.url().endsWith("/move"), () -> page.keyboard().press("Enter"));
     assertThat(stored().get(2)).containsExactly("Slate matte", "Silver larch", "Half colour");
-    assertThat(focused()).startsWith("3.1, Slate matte");
+    soon(() -> focused().startsWith("3.1, Slate matte"));
   }
 
   private String told() {
@@ -170,7 +171,12 @@ class RackIT {
   }
 
   private String focused() {
-    return (String) page.evaluate("() => document.activeElement.getAttribute('aria-label')");
+    return String.valueOf(page.evaluate("() => document.activeElement.getAttribute('aria-label')"));
+  }
+
+  /** An answer is there before the page has drawn it. */
+  private void soon(BooleanSupplier holds) {
+    page.waitForCondition(holds);
   }
 
   @Test
@@ -211,7 +217,7 @@ class RackIT {
     page.locator(".is-name").fill("Clear larch");
     page.waitForResponse(r -> r.url().endsWith("/rename"), () -> page.keyboard().press("Enter"));
     assertThat(stored().get(1).get(0)).isEqualTo("Clear larch");
-    assertThat(focused()).startsWith("2.1, Clear larch");
+    soon(() -> focused().startsWith("2.1, Clear larch"));
   }
 
   @Test
@@ -229,7 +235,7 @@ class RackIT {
     assertThat(piece("Rime").locator(".piece-picture").innerText()).isEqualTo("to be built");
     long ready =
         rack().objects("effects", e -> e.text("state")).stream().filter("ready"::equals).count();
-    assertThat(page.locator("[data-tally]").innerText()).endsWith(ready + " of 20 ready");
+    soon(() -> page.locator("[data-tally]").innerText().endsWith(ready + " of 20 ready"));
   }
 
   @Test
@@ -237,7 +243,7 @@ class RackIT {
     Locator looks = page.locator("[data-section]:has(h2:text-is('Looks'))");
     page.waitForResponse(
         r -> r.url().endsWith("/fold"), () -> looks.locator("[data-section-act=fold]").click());
-    assertThat(looks.locator("[data-rail]").isVisible()).isFalse();
+    soon(() -> !looks.locator("[data-rail]").isVisible());
     Locator first = page.locator("[data-section]:has(h2:text-is('Groundwork')) h2");
     Locator third = page.locator("[data-section]:has(h2:text-is('Black and white')) h2");
     page.waitForResponse(r -> r.url().endsWith("/place"), () -> drag(third, first, 0.5));

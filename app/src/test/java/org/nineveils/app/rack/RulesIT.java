@@ -22,7 +22,7 @@ class RulesIT {
 
   @BeforeEach
   void open() {
-    kit = http.kitLike(2, "Rules");
+    kit = http.eighteen();
     observed = RunningApp.demo().page();
     page = observed.page();
     page.navigate("/kits/" + kit);

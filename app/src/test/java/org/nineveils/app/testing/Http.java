@@ -2,6 +2,7 @@ package org.nineveils.app.testing;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -49,6 +50,17 @@ public final class Http {
     String body = Json.write(Json.object("name", "%s %d".formatted(name, System.nanoTime())));
     Fields made = Json.read(json("POST", "/api/kits/%d/duplicate".formatted(kit), body).body(), "");
     return Long.parseLong(made.text("go").replaceAll("\\D", ""));
+  }
+
+  /** A kit of eighteen effects in five sections, which stays as it is when the demo grows. */
+  public long eighteen() {
+    try (InputStream file = Http.class.getResourceAsStream("/kits/eighteen.kits.zip")) {
+      String path = "/api/kits/open?rename=true";
+      Fields made = Json.read(upload(path, "eighteen.kits.zip", file.readAllBytes()).body(), "");
+      return Long.parseLong(made.text("go").replaceAll("\\D", ""));
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
   }
 
   /** The id of the fitting of a photo in a wardrobe, made where there was none. */
