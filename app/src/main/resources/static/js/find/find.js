@@ -69,7 +69,7 @@ async function keep(answer) {
 function piece(effect, number) {
   if (!pieces.has(effect.id)) pieces.set(effect.id, newPiece(effect.id));
   const made = pieces.get(effect.id);
-  fillPiece(made, effect, { number, address: effect.photo ? `/effects/${effect.id}/on/${effect.photo}?v=${effect.rev}` : "" });
+  fillPiece(made, effect, { number, address: effect.photo ? `/effects/${effect.id}/on/${effect.photo}?v=${effect.rev}` : "", mark: effect.mark });
   made.tabIndex = effect.id === look.active ? 0 : -1;
   return made;
 }

@@ -30,7 +30,7 @@ export class Column {
     try {
       const own = await send("GET", `/api/proofs/effects/${effect}`);
       if (this.effect !== effect) return;
-      this.find("goes").textContent = `Goes on at ${Math.round(own.start * 100)} %. Made for ${own.madeFor.length > 0 ? own.madeFor.join(", ") : "any photo"}.`;
+      this.find("goes").textContent = `Goes on at ${Math.round(own.start * 100)} %. Made for ${own.madeFor.length > 0 ? own.madeFor.join(", ") : "any photo"}.${this.names.effect(effect).older ? " Made with an older edition of the engine: update it on the page of its kit." : ""}`;
       this.find("dial").replaceChildren(...own.dials.map((d) => new Option(d, d)));
       this.find("dials").hidden = own.dials.length === 0;
       this.find("photos").replaceChildren(...own.judged.map((id, i) => this.#photo(id, i < 4)));

@@ -106,7 +106,8 @@ export class Grid {
     if (!made.stale) return;
     made.stale = false;
     const section = document.createElement("span");
-    section.textContent = column.first || this.sheet.look.order === "worst" ? this.sheet.sections.get(column.section) : "";
+    const where = column.first || this.sheet.look.order === "worst" ? this.sheet.sections.get(column.section) : "";
+    section.textContent = column.older ? "older edition" : where;
     made.element.replaceChildren(section, column.name);
     made.element.title = `${column.name}: how much of it is too much, its dials`;
     Object.assign(made.element.style, { left: `${this.x[c]}px`, width: `${this.size.width}px` });

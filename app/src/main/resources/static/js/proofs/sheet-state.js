@@ -9,7 +9,7 @@ const WITHIN = { state: "within", words: "" };
 export function newSheet({ sections, effects, photos }) {
   return {
     sections: new Map(sections),
-    effects: effects.map(([id, name, section]) => ({ id, name, section })),
+    effects: effects.map(([id, name, section, older]) => ({ id, name, section, older })),
     photos: photos.map(([id, name, width, height, tags, regions]) => ({ id, name, width, height, tags, regions })),
     cells: new Map(),
     values: null, // of one measure, by cell

@@ -3,6 +3,7 @@ package org.nineveils.kit;
 import java.util.LinkedHashSet;
 import java.util.Set;
 import org.nineveils.setting.Setting;
+import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 
@@ -33,6 +34,11 @@ public record EffectFacts(
   public EffectFacts {
     kinds = Set.copyOf(kinds);
     settings = Set.copyOf(settings);
+  }
+
+  /** Whether it was made with an edition of the engine before the present one. */
+  public boolean isOlder() {
+    return edition < Editions.current();
   }
 
   /** Looks at an effect. */

@@ -3,7 +3,6 @@ package org.nineveils.kit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
-import org.nineveils.veil.Editions;
 
 /** What keeps a kit from being finished, as far as it is seen without looking at a photo. */
 public final class Health {
@@ -18,7 +17,7 @@ public final class Health {
     PROMISE("with a note that promises a dial", i -> i.facts().broken()),
     PROOF("not proofed on every photo", i -> i.facts().veils() > 0 && !i.isProofed()),
     TWICE("called like an effect of another kit", Item::twice),
-    OLDER("made with an older edition", i -> i.facts().edition() < Editions.current()),
+    OLDER("made with an older edition", i -> i.facts().isOlder()),
     PLANNED("planned, not built", i -> i.facts().veils() == 0);
 
     private final String words;

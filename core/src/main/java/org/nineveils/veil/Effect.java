@@ -116,6 +116,11 @@ public record Effect(
     }
   }
 
+  /** Whether it was made with an edition of the engine before the present one. */
+  public boolean isOlder() {
+    return edition < Editions.current();
+  }
+
   /** An effect without veils. */
   public static Effect empty() {
     return new Effect(List.of(), "", Editions.current());

@@ -27,7 +27,6 @@ import org.nineveils.mask.Mask;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.region.Regions;
 import org.nineveils.veil.BlendMode;
-import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -86,7 +85,7 @@ class BenchController {
     model.addAttribute("effect", row);
     model.addAttribute("kit", kits.kit(row.kitId()));
     model.addAttribute("section", kits.section(row.sectionId()));
-    model.addAttribute("older", effects.effect(row).edition() < Editions.current());
+    model.addAttribute("older", effects.effect(row).isOlder());
     model.addAttribute("follows", effects.followed(id));
     model.addAttribute("sections", kits.sections(row.kitId()));
     model.addAttribute("photoList", Photo.list(wall));

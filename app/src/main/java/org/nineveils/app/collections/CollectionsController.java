@@ -2,6 +2,7 @@ package org.nineveils.app.collections;
 
 import java.util.List;
 import java.util.Map;
+import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.render.Answers;
 import org.nineveils.app.undo.Journal;
@@ -28,18 +29,24 @@ class CollectionsController {
   private final CollectionService collections;
   private final PackingService packing;
   private final KitService kits;
+  private final EffectService effects;
   private final Journal journal;
 
   CollectionsController(
-      CollectionService collections, PackingService packing, KitService kits, Journal journal) {
+      CollectionService collections,
+      PackingService packing,
+      KitService kits,
+      EffectService effects,
+      Journal journal) {
     this.collections = collections;
     this.packing = packing;
     this.kits = kits;
+    this.effects = effects;
     this.journal = journal;
   }
 
   /** A kit that a collection may hold. */
-  record Choice(org.nineveils.app.kits.Rows.Kit kit, boolean chosen, int effects) {}
+  record Choice(org.nineveils.app.kits.Rows.Kit kit, boolean chosen, int effects, int older) {}
 
   /** A collection with its kits' names. */
   record Card(CollectionRows.Collection collection, List<String> kits, int packed) {}
@@ -70,7 +77,12 @@ class CollectionsController {
         "choices",
         kits.kits().stream()
             .map(
-                kit -> new Choice(kit, chosen.contains(kit.id()), counts.getOrDefault(kit.id(), 0)))
+                kit ->
+                    new Choice(
+                        kit,
+                        chosen.contains(kit.id()),
+                        counts.getOrDefault(kit.id(), 0),
+                        effects.older(kit.id()).size()))
             .toList());
     return "collections/collection";
   }

@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import org.nineveils.app.collections.CollectionService;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.EffectTags;
+import org.nineveils.app.kits.Marks;
 import org.nineveils.app.kits.Rows;
 import org.nineveils.app.kits.ShownOn;
 import org.nineveils.app.proofs.Summaries;
@@ -17,6 +18,7 @@ import org.nineveils.app.undo.Steps;
 import org.nineveils.app.undo.Undo;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
+import org.nineveils.kit.Mark;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.Query;
 import org.springframework.stereotype.Controller;
@@ -39,6 +41,7 @@ class FindController {
   private final SavedSearches saved;
   private final EffectService effects;
   private final EffectTags tags;
+  private final Marks marks;
   private final ShownOn shown;
   private final Summaries summaries;
   private final Pieces pieces;
@@ -51,6 +54,7 @@ class FindController {
       SavedSearches saved,
       EffectService effects,
       EffectTags tags,
+      Marks marks,
       ShownOn shown,
       Summaries summaries,
       Pieces pieces,
@@ -61,6 +65,7 @@ class FindController {
     this.saved = saved;
     this.effects = effects;
     this.tags = tags;
+    this.marks = marks;
     this.shown = shown;
     this.summaries = summaries;
     this.pieces = pieces;
@@ -120,6 +125,7 @@ class FindController {
     Map<Long, String> docs = effects.docs(kit.id());
     Map<Long, Summaries.Summary> proofs = summaries.of(kit.id());
     Map<Long, List<String>> tagged = tags.inKit(kit.id());
+    Map<Long, Mark> marked = marks.ofEffects(kit.id());
     return Json.object(
         "id", kit.id(),
         "name", kit.name(),
@@ -136,7 +142,12 @@ class FindController {
                               proofs.getOrDefault(head.id(), Summaries.NONE));
                       piece.put("tags", tagged.getOrDefault(head.id(), List.of()));
                       piece.put("variantOf", "");
-                      piece.put("mark", "");
+                      Mark mark = marked.get(head.id());
+                      piece.put(
+                          "mark",
+                          mark == null
+                              ? null
+                              : Json.object("sign", mark.sign(), "word", mark.word()));
                       return piece;
                     })
                 .toList());

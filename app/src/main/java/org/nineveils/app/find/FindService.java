@@ -21,7 +21,6 @@ import org.nineveils.kit.Mark;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.Query;
 import org.nineveils.setting.Setting;
-import org.nineveils.veil.Editions;
 import org.nineveils.veil.VeilKind;
 import org.springframework.stereotype.Service;
 
@@ -115,7 +114,7 @@ class FindService {
                         head.favourite(),
                         head.variantOf() != null,
                         follow.contains(head.id()),
-                        pieces.facts(head, docs.get(head.id())).edition() < Editions.current())))
+                        pieces.facts(head, docs.get(head.id())).isOlder())))
         .toList();
   }
 

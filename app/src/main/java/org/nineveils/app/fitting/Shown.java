@@ -21,9 +21,15 @@ final class Shown {
    *
    * @param scales of effects that are steps of one thing
    * @param pieces all others
+   * @param older keys of those that were made with an older edition of the engine
    */
   record Section(
-      int number, String name, String rule, List<Steps> scales, List<Wardrobe.Piece> pieces) {}
+      int number,
+      String name,
+      String rule,
+      List<Steps> scales,
+      List<Wardrobe.Piece> pieces,
+      Set<String> older) {}
 
   /** Effects as steps of one thing, from the least to the most. */
   record Steps(String label, String of, List<Step> steps) {}
@@ -57,6 +63,11 @@ final class Shown {
     List<Wardrobe.Piece> rest =
         pieces.stream().filter(p -> !taken.contains(p.offer().key())).toList();
     Offer first = pieces.get(0).offer();
-    return new Section(first.section(), first.sectionName(), first.rule().label(), scales, rest);
+    Set<String> older =
+        keys.stream()
+            .filter(key -> effects.apply(key) != null && effects.apply(key).isOlder())
+            .collect(Collectors.toSet());
+    return new Section(
+        first.section(), first.sectionName(), first.rule().label(), scales, rest, older);
   }
 }

@@ -14,6 +14,7 @@ import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Service;
 
@@ -53,6 +54,11 @@ public class EffectService {
   /** The effect that was worked on last. */
   public Optional<Rows.Effect> latest() {
     return store.latest();
+  }
+
+  /** Effects of a kit that were made with an older edition of the engine. */
+  public Set<Long> older(long kitId) {
+    return store.before(kitId, Editions.current());
   }
 
   /** The documents of all effects of a kit, by id. */

@@ -63,6 +63,15 @@ class EffectStore {
             .list());
   }
 
+  /** Effects of a kit that were made with an edition of the engine before that one. */
+  Set<Long> before(long kitId, int edition) {
+    return Set.copyOf(
+        db.sql("select id from effect where kit_id = ? and json_extract(doc, '$.edition') < ?")
+            .params(kitId, edition)
+            .query(Long.class)
+            .list());
+  }
+
   /** The documents of all effects of a kit, by id. */
   Map<Long, String> docs(long kitId) {
     Map<Long, String> out = new HashMap<>();

@@ -196,8 +196,7 @@ public class Filing {
    * @return what happened, in a sentence
    */
   public String update(List<Long> ids) {
-    List<Rows.Effect> older =
-        all(ids).stream().filter(e -> effects.effect(e).edition() < Editions.current()).toList();
+    List<Rows.Effect> older = all(ids).stream().filter(e -> effects.effect(e).isOlder()).toList();
     if (older.isEmpty()) {
       return "They are made with the newest edition already.";
     }

@@ -3,6 +3,8 @@ package org.nineveils.app.proofs;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.kits.Rows;
 import org.nineveils.app.photos.Photo;
@@ -33,6 +35,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 class ProofsController {
   private final ProofService proofs;
   private final KitService kits;
+  private final EffectService made;
   private final PhotoService photos;
   private final Tags tags;
   private final WallFacts regions;
@@ -42,6 +45,7 @@ class ProofsController {
   ProofsController(
       ProofService proofs,
       KitService kits,
+      EffectService made,
       PhotoService photos,
       Tags tags,
       WallFacts regions,
@@ -49,6 +53,7 @@ class ProofsController {
       Journal journal) {
     this.proofs = proofs;
     this.kits = kits;
+    this.made = made;
     this.photos = photos;
     this.tags = tags;
     this.regions = regions;
@@ -79,10 +84,14 @@ class ProofsController {
   private Map<String, Object> data(long kitId, List<Photo> wall) {
     List<Object> sections = new ArrayList<>();
     List<Object> effects = new ArrayList<>();
+    Set<Long> older = made.older(kitId);
     for (Rows.FilledSection filled : kits.filled(kitId)) {
       Rows.Section section = filled.section();
       sections.add(List.of(section.id(), section.number() + " " + section.name()));
-      filled.effects().forEach(e -> effects.add(List.of(e.id(), e.name(), section.id())));
+      filled
+          .effects()
+          .forEach(
+              e -> effects.add(List.of(e.id(), e.name(), section.id(), older.contains(e.id()))));
     }
     Map<Long, List<String>> tagged = tags.all();
     Map<Long, WallFacts.Held> held = regions.held(wall);

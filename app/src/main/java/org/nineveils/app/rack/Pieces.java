@@ -12,7 +12,6 @@ import org.nineveils.document.Json;
 import org.nineveils.kit.EffectFacts;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.Readiness;
-import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Component;
 
@@ -67,7 +66,7 @@ public class Pieces {
   public Map<String, Object> of(Rows.Head head, String doc, Summaries.Summary proof) {
     Known known = known(head, doc);
     Readiness ready = Readiness.of(known.facts(), proof.proofed());
-    boolean isOlder = known.facts().edition() < Editions.current();
+    boolean isOlder = known.facts().isOlder();
     Map<String, Object> piece =
         Json.object(
             "id", head.id(),

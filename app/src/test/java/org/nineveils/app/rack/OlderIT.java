@@ -42,6 +42,20 @@ class OlderIT {
         .replace(" ", "%20");
   }
 
+  private void markedWhereItIsWornProofedAndPacked(Page page, long kit) {
+    page.navigate("/fitting/of?wardrobe=kit:%d&photo=1".formatted(kit));
+    assertThat(page.locator(".piece:has-text('Oat matte')").innerText()).contains("older edition");
+    page.navigate("/proofs/" + kit);
+    page.locator(".grid-head:has-text('Window balance'):has-text('older edition')").waitFor();
+    String go =
+        Json.read(http.json("POST", "/api/collections", "{\"name\":\"Old\"}").body(), "")
+            .text("go");
+    page.navigate(go);
+    assertThat(page.locator("[name=kits][value='%d'] ~ *".formatted(kit)).allInnerTexts())
+        .anyMatch(t -> t.contains("24 of an older edition"));
+    http.json("DELETE", "/api" + go, "");
+  }
+
   @Test
   void olderEffectsAreMarkedSeenBeforeAndAfterAndUpdatedSinglyOrAllWithOneUndo() {
     long kit = http.kitLike(1, "Older ones");
@@ -62,6 +76,8 @@ class OlderIT {
               .objects("effects", e -> e.whole("id"))
               .get(0);
       assertThat(http.get("/bench/" + first).body()).contains(">older edition<");
+      markedWhereItIsWornProofedAndPacked(page, kit);
+      page.navigate("/kits/" + kit);
       page.locator("[data-health] .mend[aria-label*='older edition']").click();
       page.waitForFunction(
           "() => /moves by ΔE \\d+\\.\\d/.test(document.querySelector('[data-older] span').textContent)");
