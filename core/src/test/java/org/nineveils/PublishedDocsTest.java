@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.nineveils.document.SettingsReference;
 import org.nineveils.release.FormatSchema;
 import org.nineveils.release.KitFileSchema;
+import org.nineveils.release.ReleaseSchema;
 
 /** One description of a setting drives the documents too: they are what the descriptors give. */
 class PublishedDocsTest {
@@ -18,7 +19,8 @@ class PublishedDocsTest {
     Map<String, String> documents =
         Map.of(
             "schema/effect.schema.json", FormatSchema.effect(),
-            "schema/manifest.schema.json", FormatSchema.manifest(),
+            "schema/manifest.schema.json", ReleaseSchema.manifest(),
+            "schema/signature.schema.json", ReleaseSchema.signature(),
             "schema/kit-file.schema.json", KitFileSchema.manifest(),
             "settings.md", SettingsReference.markdown());
     for (var document : documents.entrySet()) {

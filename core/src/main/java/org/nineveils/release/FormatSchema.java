@@ -74,44 +74,6 @@ public final class FormatSchema {
         List.of("name", "purpose", "sections"));
   }
 
-  /** Schema of the manifest. */
-  public static String manifest() {
-    Object effect =
-        object(
-            Json.object(
-                "name", text(1, Names.MAX),
-                "file", path("^effects/.+\\.json$"),
-                "note", path("^notes/.+\\.txt$"),
-                "before", path("^previews/.+\\.jpg$"),
-                "after", path("^previews/.+\\.jpg$")),
-            List.of("name", "file"));
-    Object kit = kit(section(effect));
-    Map<String, Object> schema =
-        object(
-            Json.object(
-                "format", Json.object("const", ReleaseWriter.FORMAT),
-                "formatVersion", Json.object("const", ReleaseWriter.FORMAT_VERSION),
-                "name", text(1, Names.MAX),
-                "version", path("^[0-9]{1,4}(\\.[0-9]{1,4}){0,2}(-[a-z0-9]{1,12})?$"),
-                "makersMark", words(Words.MAKERS_MARK),
-                "edition", Json.object("type", "integer", "minimum", 1),
-                "licence", words(Words.LICENCE),
-                "notes", words(Words.NOTES),
-                "kits", listOf(kit, 1, 99),
-                "pictures", listOf(path(Packed.PICTURE_PATH), 0, 999)),
-            List.of(
-                "format",
-                "formatVersion",
-                "name",
-                "version",
-                "makersMark",
-                "edition",
-                "licence",
-                "notes",
-                "kits"));
-    return document("Manifest of a Nine Veils release", schema);
-  }
-
   private static Object dial() {
     return object(
         Json.object(

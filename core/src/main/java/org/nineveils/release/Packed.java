@@ -13,6 +13,7 @@ import org.nineveils.picture.PictureException;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.refusal.Limits;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.release.signing.Signed;
 import org.nineveils.veil.Editions;
 
 /** The files of a package while it is opened: each is counted as used when it is asked for. */
@@ -69,6 +70,13 @@ final class Packed {
     return manifest;
   }
 
+  /** What its signature is worth. */
+  Signed signed() {
+    byte[] signature = files.get(Signed.FILE);
+    used.add(Signed.FILE);
+    return Signed.read(signature, bytes(Checksums.FILE));
+  }
+
   /** Whether its manifest says that it is of a format; nothing else was looked at. */
   boolean isOf(String format) {
     return files.containsKey(MANIFEST) && format.equals(json(MANIFEST).text("format", ""));
@@ -78,7 +86,7 @@ final class Packed {
     byte[] list = bytes(Checksums.FILE);
     Map<String, String> sums = Checksums.parse(list);
     for (Map.Entry<String, byte[]> file : files.entrySet()) {
-      if (file.getKey().equals(Checksums.FILE)) {
+      if (file.getKey().equals(Checksums.FILE) || file.getKey().equals(Signed.FILE)) {
         continue;
       }
       String expected = sums.get(file.getKey());

@@ -15,6 +15,8 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.nineveils.document.Json;
 import org.nineveils.picture.PictureFormat;
+import org.nineveils.release.signing.MakersKey;
+import org.nineveils.release.signing.Signed;
 
 /** Puts files into a package: the same files give the same bytes. */
 final class Packing {
@@ -46,11 +48,23 @@ final class Packing {
 
   /** The package: manifest first, checksums last. */
   static byte[] zip(Map<String, Object> manifest, Map<String, byte[]> files) {
+    return zip(summed(manifest, files));
+  }
+
+  /** The same with a signature over the checksums behind them. */
+  static byte[] zip(Map<String, Object> manifest, Map<String, byte[]> files, MakersKey key) {
+    Map<String, byte[]> all = summed(manifest, files);
+    all.put(Signed.FILE, Signed.file(key, all.get(Checksums.FILE)));
+    return zip(all);
+  }
+
+  private static Map<String, byte[]> summed(
+      Map<String, Object> manifest, Map<String, byte[]> files) {
     Map<String, byte[]> all = new LinkedHashMap<>();
     all.put(Packed.MANIFEST, text(Json.writePretty(manifest)));
     all.putAll(files);
     all.put(Checksums.FILE, Checksums.list(all));
-    return zip(all);
+    return all;
   }
 
   private static byte[] zip(Map<String, byte[]> files) {

@@ -23,6 +23,8 @@ import org.nineveils.veil.Effect;
  * @param notes for the photographer; may be empty
  * @param kits 1 or more
  * @param pictures files of the pictures that effects lay over photos, by SHA-256
+ * @param cover what it shows of itself
+ * @param news what is new in it
  */
 public record Release(
     String name,
@@ -31,7 +33,50 @@ public record Release(
     String licence,
     String notes,
     List<KitPart> kits,
-    Map<String, byte[]> pictures) {
+    Map<String, byte[]> pictures,
+    Cover cover,
+    News news) {
+
+  /** One without a cover, of which nothing is new. */
+  public Release(
+      String name,
+      String version,
+      String makersMark,
+      String licence,
+      String notes,
+      List<KitPart> kits,
+      Map<String, byte[]> pictures) {
+    this(name, version, makersMark, licence, notes, kits, pictures, Cover.NONE, News.NONE);
+  }
+
+  /**
+   * A photo before and after, on the front of a release.
+   *
+   * @param before JPEG; empty for no cover
+   * @param after JPEG of the same size; empty for no cover
+   */
+  @SuppressWarnings("ArrayRecordComponent") // file contents, handed over
+  public record Cover(byte[] before, byte[] after) {
+    public static final Cover NONE = new Cover(new byte[0], new byte[0]);
+
+    public boolean isThere() {
+      return before.length > 0 && after.length > 0;
+    }
+  }
+
+  /**
+   * What is new since the version before.
+   *
+   * @param since that version; empty where there is none
+   * @param lines a sentence each, for photographers
+   */
+  public record News(String since, List<String> lines) {
+    public static final News NONE = new News("", List.of());
+
+    public News {
+      lines = List.copyOf(lines);
+    }
+  }
 
   public Release {
     kits = List.copyOf(kits);

@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
@@ -13,6 +14,8 @@ import org.nineveils.kit.StackingRule;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.refusal.Limits;
 import org.nineveils.refusal.Outside;
+import org.nineveils.refusal.Refusal;
+import org.nineveils.release.signing.Signed;
 import org.nineveils.veil.Effect;
 
 /**
@@ -100,8 +103,21 @@ public final class ReleaseReader {
         fault -> Packed.refused(name, fault));
   }
 
+  /**
+   * What the signature of a release is worth.
+   *
+   * @throws ReleaseException as {@link #read(byte[], String)}
+   */
+  public static Signed signed(byte[] bytes, String name) {
+    return Outside.read(
+        () -> new Packed(bytes, name).signed(),
+        ReleaseException.class,
+        fault -> Packed.refused(name, fault));
+  }
+
   private Release release() {
     Fields manifest = packed.manifest(ReleaseWriter.FORMAT, ReleaseWriter.FORMAT_VERSION);
+    packed.signed();
     manifest.only(
         "format",
         "formatVersion",
@@ -112,7 +128,9 @@ public final class ReleaseReader {
         "licence",
         "notes",
         "kits",
-        "pictures");
+        "pictures",
+        "cover",
+        "news");
     Release release =
         manifest.build(
             () ->
@@ -123,13 +141,38 @@ public final class ReleaseReader {
                     Words.LICENCE.check(manifest.text("licence")),
                     Words.NOTES.check(manifest.text("notes")),
                     manifest.objects("kits", this::kit),
-                    packed.pictures(manifest)));
+                    packed.pictures(manifest),
+                    cover(manifest),
+                    news(manifest)));
     if (release.kits().isEmpty()) {
       throw packed.fault("it holds no kit");
     }
     checkPlacedPictures(release);
     packed.checkNothingLeft();
     return release;
+  }
+
+  private Release.Cover cover(Fields manifest) {
+    if (!manifest.has("cover")) {
+      return Release.Cover.NONE;
+    }
+    Fields f = manifest.object("cover");
+    f.only("before", "after");
+    return new Release.Cover(packed.bytes(f.text("before")), packed.bytes(f.text("after")));
+  }
+
+  private static Release.News news(Fields manifest) {
+    if (!manifest.has("news")) {
+      return Release.News.NONE;
+    }
+    Fields f = manifest.object("news");
+    f.only("since", "lines");
+    List<String> lines = f.texts("lines");
+    if (lines.size() > Words.MOST_NEWS) {
+      throw new Refusal("The news of a release are at most %d lines.".formatted(Words.MOST_NEWS));
+    }
+    lines.forEach(Words.NEWS::check);
+    return new Release.News(Names.checkVersion(f.text("since")), lines);
   }
 
   private void checkPlacedPictures(Release release) {

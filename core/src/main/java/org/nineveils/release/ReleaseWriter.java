@@ -7,6 +7,7 @@ import java.util.Map;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
+import org.nineveils.release.signing.MakersKey;
 
 /**
  * Packs a release. The same release gives the same bytes: entries are in the order of the kits,
@@ -19,6 +20,11 @@ public final class ReleaseWriter {
   /** Version of the package format that this build writes and the newest it reads. */
   static final int FORMAT_VERSION = 1;
 
+  /** Files of the cover. */
+  static final String COVER_BEFORE = "cover/before.jpg";
+
+  static final String COVER_AFTER = "cover/after.jpg";
+
   private ReleaseWriter() {}
 
   /**
@@ -28,6 +34,16 @@ public final class ReleaseWriter {
    */
   public static byte[] write(Release release) {
     Map<String, byte[]> files = new LinkedHashMap<>();
+    return Packing.zip(manifest(release, files), files);
+  }
+
+  /** The same, signed: the same release and key give the same bytes. */
+  public static byte[] write(Release release, MakersKey key) {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    return Packing.zip(manifest(release, files), files, key);
+  }
+
+  private static Map<String, Object> manifest(Release release, Map<String, byte[]> files) {
     List<Object> kits = new ArrayList<>();
     for (Release.KitPart kit : release.kits()) {
       kits.add(kit(kit, "%02d-%s".formatted(kits.size() + 1, Names.slug(kit.name())), files));
@@ -44,7 +60,16 @@ public final class ReleaseWriter {
             "notes", release.notes(),
             "kits", kits);
     Packing.pictures(release.pictures(), manifest, files);
-    return Packing.zip(manifest, files);
+    if (release.cover().isThere()) {
+      files.put(COVER_BEFORE, release.cover().before());
+      files.put(COVER_AFTER, release.cover().after());
+      manifest.put("cover", Json.object("before", COVER_BEFORE, "after", COVER_AFTER));
+    }
+    if (!release.news().since().isEmpty()) {
+      manifest.put(
+          "news", Json.object("since", release.news().since(), "lines", release.news().lines()));
+    }
+    return manifest;
   }
 
   private static Object kit(Release.KitPart kit, String folder, Map<String, byte[]> files) {

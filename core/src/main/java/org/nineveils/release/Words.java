@@ -8,7 +8,11 @@ public enum Words {
   MAKERS_MARK("The maker's mark", 60, false),
   LICENCE("The licence", 200, false),
   NOTES("The notes", 4000, true),
-  PURPOSE("What a kit is for", 200, false);
+  PURPOSE("What a kit is for", 200, false),
+  NEWS("A line of what is new", 500, false);
+
+  /** Most lines of what is new. */
+  static final int MOST_NEWS = 400;
 
   /** Control characters; in several lines, line ends and tabs are none. */
   private static final String ONE_LINE = "^[^\\u0000-\\u001f\\u007f]*$";

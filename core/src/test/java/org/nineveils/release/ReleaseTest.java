@@ -33,6 +33,8 @@ import org.nineveils.mask.RuleKinds;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.refusal.Limits;
+import org.nineveils.release.signing.MakersKey;
+import org.nineveils.release.signing.Signed;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.testing.Pictures;
 import org.nineveils.veil.Effect;
@@ -141,6 +143,51 @@ class ReleaseTest {
     } finally {
       TimeZone.setDefault(before);
     }
+  }
+
+  @Test
+  void aSignatureSaysWhoMadeItAndWhetherItWasChangedSince() throws IOException {
+    MakersKey key = MakersKey.make();
+    byte[] file = ReleaseWriter.write(release(), key);
+    assertThat(ReleaseWriter.write(release(), key)).as("the same bytes again").isEqualTo(file);
+    assertThat(ReleaseReader.read(file, "first.zip").effects()).hasSize(2);
+    assertThat(ReleaseReader.signed(file, "first.zip"))
+        .isEqualTo(new Signed(Signed.State.SOUND, key.key()));
+    Map<String, byte[]> files = unzip(file);
+    byte[] signature = files.remove(Signed.FILE);
+    assertThat(ReleaseReader.signed(zip(files), "first.zip").state())
+        .isEqualTo(Signed.State.UNSIGNED);
+    edit(files, "manifest.json", "Begin here.", "Begin there.");
+    files.remove(Checksums.FILE);
+    files.put(Checksums.FILE, Checksums.list(files));
+    files.put(Signed.FILE, signature);
+    assertThat(ReleaseReader.signed(zip(files), "first.zip"))
+        .as("with checksums that fit again")
+        .isEqualTo(new Signed(Signed.State.CHANGED, key.key()));
+    files.put(Signed.FILE, "{}".getBytes(StandardCharsets.UTF_8));
+    refused(zip(files), "The signature");
+  }
+
+  @Test
+  void coverAndNewsTravel() {
+    Release plain = release();
+    Release with =
+        new Release(
+            plain.name(),
+            plain.version(),
+            plain.makersMark(),
+            plain.licence(),
+            plain.notes(),
+            plain.kits(),
+            plain.pictures(),
+            new Release.Cover(BEFORE, AFTER),
+            new Release.News("1.0.1", List.of("“Milk” is new, in Willow, Looks.")));
+    Release read = ReleaseReader.read(ReleaseWriter.write(with), "first.zip");
+    assertThat(read.cover().before()).isEqualTo(BEFORE);
+    assertThat(read.cover().after()).isEqualTo(AFTER);
+    assertThat(read.news()).isEqualTo(with.news());
+    assertThat(ReleaseReader.read(ReleaseWriter.write(plain), "first.zip").news())
+        .isEqualTo(Release.News.NONE);
   }
 
   @Test
