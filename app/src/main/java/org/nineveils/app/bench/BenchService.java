@@ -170,6 +170,16 @@ public class BenchService {
     return new Shown(effect, photo, paints.rows().find(effectId, photo.id()));
   }
 
+  /**
+   * An effect on a photo, as they are at one moment.
+   *
+   * @throws NotFound with a sentence if one of them is gone
+   */
+  public Shown shown(long effectId, long photoId) {
+    Effect effect = effects.effect(effects.get(effectId));
+    return new Shown(effect, photos.get(photoId), paints.rows().find(effectId, photoId));
+  }
+
   /** Before and after of an effect on the photo that shows it best; empty without any photo. */
   public Optional<Picture[]> beforeAndAfter(Shown shown, int longSide) {
     if (shown.photo() == null) {

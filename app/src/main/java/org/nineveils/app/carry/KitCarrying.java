@@ -4,8 +4,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import org.nineveils.app.collections.CollectionService;
 import org.nineveils.app.kits.Carried;
+import org.nineveils.app.maker.MakersMark;
 import org.nineveils.app.render.PlacedPictures;
 import org.nineveils.app.swatches.Swatches;
 import org.nineveils.app.undo.Obstacle;
@@ -20,14 +20,13 @@ class KitCarrying {
   private final Carried kits;
   private final Swatches swatches;
   private final PlacedPictures pictures;
-  private final CollectionService collections;
+  private final MakersMark mark;
 
-  KitCarrying(
-      Carried kits, Swatches swatches, PlacedPictures pictures, CollectionService collections) {
+  KitCarrying(Carried kits, Swatches swatches, PlacedPictures pictures, MakersMark mark) {
     this.kits = kits;
     this.swatches = swatches;
     this.pictures = pictures;
-    this.collections = collections;
+    this.mark = mark;
   }
 
   /** Kits as one file, with all swatches and the pictures that their effects lay over photos. */
@@ -52,7 +51,7 @@ class KitCarrying {
    * @throws Obstacle if names are taken and nobody said what then; nothing was changed
    */
   List<Long> open(byte[] bytes, String name, boolean rename) {
-    KitFile file = KitFiles.open(bytes, name, collections.makersMark());
+    KitFile file = KitFiles.open(bytes, name, mark.get());
     List<String> taken = kits.taken(file.kits());
     if (!taken.isEmpty() && !rename) {
       String names = taken.stream().map("“%s”"::formatted).collect(Collectors.joining(", "));

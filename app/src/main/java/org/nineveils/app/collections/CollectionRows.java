@@ -4,8 +4,28 @@ package org.nineveils.app.collections;
 final class CollectionRows {
   private CollectionRows() {}
 
-  record Collection(long id, String name, String version, String licence, String notes, int rev) {}
+  /**
+   * A collection.
+   *
+   * @param coverPhoto id of the photo on its front; 0 for none
+   * @param coverEffect id of the effect that the photo wears there; 0 for none
+   */
+  record Collection(
+      long id,
+      String name,
+      String version,
+      String licence,
+      String notes,
+      int rev,
+      long coverPhoto,
+      long coverEffect) {}
 
+  /**
+   * A release.
+   *
+   * @param effects how many it holds; 0 where nobody counted
+   * @param signedBy public key; empty where it is not signed
+   */
   record Packed(
       long id,
       long collectionId,
@@ -14,5 +34,7 @@ final class CollectionRows {
       String fileName,
       String sha,
       long bytes,
-      String packedAt) {}
+      String packedAt,
+      int effects,
+      String signedBy) {}
 }

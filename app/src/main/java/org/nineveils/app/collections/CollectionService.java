@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Set;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Save;
@@ -14,15 +15,22 @@ import org.springframework.stereotype.Service;
 /** Collections: what they are called and which kits they hold. */
 @Service
 public class CollectionService {
-  static final String MAKERS_MARK = "makers-mark";
-
   private final CollectionStore store;
+  private final WithoutStore without;
   private final KitService kits;
+  private final EffectService effects;
   private final Journal journal;
 
-  CollectionService(CollectionStore store, KitService kits, Journal journal) {
+  CollectionService(
+      CollectionStore store,
+      WithoutStore without,
+      KitService kits,
+      EffectService effects,
+      Journal journal) {
     this.store = store;
+    this.without = without;
     this.kits = kits;
+    this.effects = effects;
     this.journal = journal;
   }
 
@@ -65,32 +73,42 @@ public class CollectionService {
         });
   }
 
+  /** All of a collection that its page edits. */
+  CollectionDoc doc(long id) {
+    CollectionRows.Collection c = get(id);
+    return new CollectionDoc(
+        c.name(),
+        c.version(),
+        c.licence(),
+        c.notes(),
+        store.kits(id),
+        without.sections(id),
+        without.effects(id),
+        c.coverPhoto(),
+        c.coverEffect());
+  }
+
   /**
-   * Changes name, version, licence line, notes and kits together.
+   * Changes a collection as a whole.
    *
    * @throws Conflict with a sentence if the collection was changed meanwhile
    */
-  public void change(
-      long id,
-      Save save,
-      String name,
-      String version,
-      String licence,
-      String notes,
-      List<Long> kitIds) {
+  public void change(long id, Save save, CollectionDoc doc) {
     CollectionRows.Collection old = get(id);
-    String line = licence.strip();
+    String line = doc.licence().strip();
     Words.LICENCE.check(line);
-    Words.NOTES.check(notes);
-    kitIds.forEach(kits::kit);
+    Words.NOTES.check(doc.notes());
+    doc.kits().forEach(kits::kit);
     CollectionRows.Collection next =
         new CollectionRows.Collection(
             id,
-            Names.check("A collection", name),
-            Names.checkVersion(version),
+            Names.check("A collection", doc.name()),
+            Names.checkVersion(doc.version()),
             line,
-            notes.strip(),
-            old.rev());
+            doc.notes().strip(),
+            old.rev(),
+            doc.coverPhoto(),
+            doc.coverEffect());
     journal.edit(
         Set.of(scope(id)),
         save.label(),
@@ -101,7 +119,11 @@ public class CollectionService {
             throw Conflict.stale("“%s”".formatted(old.name()));
           }
           store.change(next);
-          store.setKits(id, kitIds);
+          store.setKits(id, doc.kits());
+          without.set(
+              id,
+              doc.withoutSections().stream().filter(kits::holdsSection).toList(),
+              doc.withoutEffects().stream().filter(e -> effects.find(e).isPresent()).toList());
           return null;
         });
   }
@@ -114,21 +136,6 @@ public class CollectionService {
         "remove " + old.name(),
         () -> {
           store.remove(id);
-          return null;
-        });
-  }
-
-  /** The mark that releases and swatches carry. */
-  public String makersMark() {
-    return store.preference(MAKERS_MARK);
-  }
-
-  /** Sets the mark that releases carry from now on. */
-  public void setMakersMark(String mark) {
-    String clean = Names.check("The maker's mark", mark);
-    journal.quietly(
-        () -> {
-          store.setPreference(MAKERS_MARK, clean);
           return null;
         });
   }

@@ -55,7 +55,7 @@ class CollectionStore {
     db.sql(
             """
             update collection set name = ?, name_key = ?, version = ?, licence = ?, notes = ?,
-              rev = rev + 1, token = ?
+              cover_photo = ?, cover_effect = ?, rev = rev + 1, token = ?
             where id = ?""")
         .params(
             c.name(),
@@ -63,6 +63,8 @@ class CollectionStore {
             c.version(),
             c.licence(),
             c.notes(),
+            c.coverPhoto(),
+            c.coverEffect(),
             Asked.name(),
             c.id())
         .update();
@@ -130,27 +132,19 @@ class CollectionStore {
   void addPacked(CollectionRows.Packed p) {
     db.sql(
             """
-            insert into packed_release (collection_id, name, version, file_name, sha, bytes, packed_at)
-            values (?, ?, ?, ?, ?, ?, ?)""")
+            insert into packed_release
+              (collection_id, name, version, file_name, sha, bytes, packed_at, effects, signed_by)
+            values (?, ?, ?, ?, ?, ?, ?, ?, ?)""")
         .params(
-            p.collectionId(), p.name(), p.version(), p.fileName(), p.sha(), p.bytes(), p.packedAt())
-        .update();
-  }
-
-  String preference(String name) {
-    return db.sql("select value from preference where name = ?")
-        .param(name)
-        .query(String.class)
-        .optional()
-        .orElse("");
-  }
-
-  void setPreference(String name, String value) {
-    db.sql(
-            """
-            insert into preference (name, value) values (?, ?)
-            on conflict do update set value = excluded.value""")
-        .params(name, value)
+            p.collectionId(),
+            p.name(),
+            p.version(),
+            p.fileName(),
+            p.sha(),
+            p.bytes(),
+            p.packedAt(),
+            p.effects(),
+            p.signedBy())
         .update();
   }
 }

@@ -1,18 +1,22 @@
 package org.nineveils.app.collections;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
-import org.nineveils.app.render.Answers;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.app.maker.KeyFile;
+import org.nineveils.app.maker.MakersMark;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.photos.Side;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Save;
 import org.nineveils.app.undo.Steps;
 import org.nineveils.app.undo.Undo;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -23,30 +27,36 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseBody;
 
-/** The pages of collections, packing and downloads. */
+/** The pages of collections and what is edited on them. */
 @Controller
 class CollectionsController {
   private final CollectionService collections;
-  private final PackingService packing;
+  private final PackedReleases packed;
   private final KitService kits;
   private final EffectService effects;
+  private final PhotoService photos;
+  private final MakersMark mark;
+  private final KeyFile key;
   private final Journal journal;
 
   CollectionsController(
       CollectionService collections,
-      PackingService packing,
+      PackedReleases packed,
       KitService kits,
       EffectService effects,
+      PhotoService photos,
+      MakersMark mark,
+      KeyFile key,
       Journal journal) {
     this.collections = collections;
-    this.packing = packing;
+    this.packed = packed;
     this.kits = kits;
     this.effects = effects;
+    this.photos = photos;
+    this.mark = mark;
+    this.key = key;
     this.journal = journal;
   }
-
-  /** A kit that a collection may hold. */
-  record Choice(org.nineveils.app.kits.Rows.Kit kit, boolean chosen, int effects, int older) {}
 
   /** A collection with its kits' names. */
   record Card(CollectionRows.Collection collection, List<String> kits, int packed) {}
@@ -54,37 +64,52 @@ class CollectionsController {
   @GetMapping("/collections")
   String all(Model model) {
     model.addAttribute("cards", collections.all().stream().map(this::card).toList());
-    model.addAttribute("left", packing.packedOfNone());
+    model.addAttribute("left", packed.ofNone());
     model.addAttribute("undo", Undo.of(journal, "collections"));
     return "collections/collections";
+  }
+
+  private Card card(CollectionRows.Collection c) {
+    List<String> names =
+        collections.kitsOf(c.id()).stream().map(kit -> kits.kit(kit).name()).toList();
+    return new Card(c, names, packed.of(c.id()).size());
   }
 
   @GetMapping("/collections/{id}")
   String one(@PathVariable("id") long id, Model model) {
     model.addAttribute("collection", collections.get(id));
-    model.addAttribute("makersMark", collections.makersMark());
-    model.addAttribute("packed", packing.packed(id));
+    model.addAttribute("makersMark", mark.get());
+    model.addAttribute("key", key.find().map(k -> k.key().named()).orElse(""));
+    model.addAttribute("packed", packed.of(id));
     model.addAttribute("undo", Undo.of(journal, CollectionService.scope(id)));
-    List<Long> chosen = collections.kitsOf(id);
-    Map<Long, Integer> counts =
-        kits.counts().stream()
-            .collect(
-                java.util.stream.Collectors.toMap(
-                    org.nineveils.app.kits.Rows.Counts::kitId,
-                    org.nineveils.app.kits.Rows.Counts::effects));
     model.addAttribute("data", Json.write(state(id)));
-    model.addAttribute(
-        "choices",
-        kits.kits().stream()
-            .map(
-                kit ->
-                    new Choice(
-                        kit,
-                        chosen.contains(kit.id()),
-                        counts.getOrDefault(kit.id(), 0),
-                        effects.older(kit.id()).size()))
-            .toList());
+    model.addAttribute("tree", Json.write(Map.of("kits", tree())));
+    model.addAttribute("photos", photos.all(Side.WALL));
     return "collections/collection";
+  }
+
+  /** All kits with sections and effects, to be ticked. */
+  private List<Object> tree() {
+    List<Object> out = new ArrayList<>();
+    for (Rows.Kit kit : kits.kits()) {
+      Set<Long> older = effects.older(kit.id());
+      List<Object> sections = new ArrayList<>();
+      for (Rows.FilledSection filled : kits.filled(kit.id())) {
+        List<Object> in = new ArrayList<>();
+        filled
+            .effects()
+            .forEach(
+                e ->
+                    in.add(
+                        Json.object(
+                            "id", e.id(), "name", e.name(), "older", older.contains(e.id()))));
+        sections.add(
+            Json.object(
+                "id", filled.section().id(), "name", filled.section().name(), "effects", in));
+      }
+      out.add(Json.object("id", kit.id(), "name", kit.name(), "sections", sections));
+    }
+    return out;
   }
 
   @PostMapping("/api/collections")
@@ -98,15 +123,7 @@ class CollectionsController {
   @ResponseBody
   Map<String, Object> change(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The collection");
-    Fields c = f.object("collection");
-    collections.change(
-        id,
-        Save.of(f),
-        c.text("name"),
-        c.text("version"),
-        c.text("licence"),
-        c.text("notes"),
-        c.wholes("kits"));
+    collections.change(id, Save.of(f), CollectionDoc.parse(f.object("collection")));
     return state(id);
   }
 
@@ -114,16 +131,9 @@ class CollectionsController {
   @GetMapping("/api/collections/{id}")
   @ResponseBody
   Map<String, Object> state(@PathVariable("id") long id) {
-    CollectionRows.Collection c = collections.get(id);
     return Json.object(
-        "rev", c.rev(),
-        "collection",
-            Json.object(
-                "name", c.name(),
-                "version", c.version(),
-                "licence", c.licence(),
-                "notes", c.notes(),
-                "kits", collections.kitsOf(id)),
+        "rev", collections.get(id).rev(),
+        "collection", collections.doc(id).format(),
         "undo", Undo.of(journal, CollectionService.scope(id)));
   }
 
@@ -141,13 +151,6 @@ class CollectionsController {
         Undo.named(journal, "collections", "/api/collections/undo"));
   }
 
-  @PutMapping("/api/makers-mark")
-  @ResponseBody
-  Map<String, Object> makersMark(@RequestBody String body) {
-    collections.setMakersMark(Json.read(body, "The request").text("mark"));
-    return Map.of();
-  }
-
   @PostMapping("/api/collections/undo")
   @ResponseBody
   Map<String, Object> undoAll(Steps steps) {
@@ -158,24 +161,5 @@ class CollectionsController {
   @ResponseBody
   Map<String, Object> undo(@PathVariable("id") long id, Steps steps) {
     return Undo.run(journal, CollectionService.scope(id), steps);
-  }
-
-  @PostMapping("/api/collections/{id}/pack")
-  @ResponseBody
-  Map<String, Object> pack(@PathVariable("id") long id) {
-    return Map.of("job", packing.pack(id).shown());
-  }
-
-  @GetMapping("/collections/packed/{id}")
-  ResponseEntity<byte[]> download(@PathVariable("id") long id) {
-    CollectionRows.Packed packed = packing.packedOne(id);
-    return Answers.download(
-        packing.file(packed), MediaType.parseMediaType("application/zip"), packed.fileName());
-  }
-
-  private Card card(CollectionRows.Collection c) {
-    List<String> names =
-        collections.kitsOf(c.id()).stream().map(kit -> kits.kit(kit).name()).toList();
-    return new Card(c, names, packing.packed(c.id()).size());
   }
 }

@@ -10,10 +10,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.bench.BenchService;
+import org.nineveils.app.collections.CollectionDoc;
 import org.nineveils.app.collections.CollectionService;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.KitService;
 import org.nineveils.app.kits.ShownOn;
+import org.nineveils.app.maker.MakersMark;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.photos.Tags;
@@ -52,6 +54,8 @@ class DemoLoader implements SmartInitializingSingleton {
   private final CollectionService collections;
   private final Swatches swatches;
   private final Judging judging;
+  private final MakersMark mark;
+  private final Map<String, Long> effectIds = new HashMap<>();
 
   DemoLoader(
       @Value("${nineveils.demo}") String folder,
@@ -65,7 +69,8 @@ class DemoLoader implements SmartInitializingSingleton {
       BenchService bench,
       CollectionService collections,
       Swatches swatches,
-      Judging judging) {
+      Judging judging,
+      MakersMark mark) {
     this.folder = folder.isEmpty() ? null : Path.of(folder);
     this.journal = journal;
     this.photos = photos;
@@ -78,6 +83,7 @@ class DemoLoader implements SmartInitializingSingleton {
     this.collections = collections;
     this.swatches = swatches;
     this.judging = judging;
+    this.mark = mark;
   }
 
   /** Before the web server listens, so that nobody sees half of it. */
@@ -100,9 +106,9 @@ class DemoLoader implements SmartInitializingSingleton {
     demo.objects("photos", photo -> photoIds.put(photo.text("name"), addPhoto(photo)));
     Map<String, Long> kitIds = new HashMap<>();
     demo.objects("kits", kit -> kitIds.put(kit.text("name"), addKit(kit, photoIds)));
-    collections.setMakersMark(demo.text("makersMark"));
+    mark.set(demo.text("makersMark"));
     demo.objects("swatches", this::addSwatch);
-    demo.objects("collections", collection -> addCollection(collection, kitIds));
+    demo.objects("collections", collection -> addCollection(collection, kitIds, photoIds));
   }
 
   private long addPhoto(Fields f) {
@@ -148,6 +154,7 @@ class DemoLoader implements SmartInitializingSingleton {
 
   private Void addEffect(long section, Fields f, Map<String, Long> photoIds) {
     long id = effects.add(section, f.text("name"), EffectJson.parse(f.object("effect")));
+    effectIds.put(f.text("name"), id);
     if (f.flag("favourite", false)) {
       effects.favour(id, true);
     }
@@ -178,18 +185,23 @@ class DemoLoader implements SmartInitializingSingleton {
     return null;
   }
 
-  private Void addCollection(Fields f, Map<String, Long> kitIds) {
+  private Void addCollection(Fields f, Map<String, Long> kitIds, Map<String, Long> photoIds) {
     List<Long> chosen = new ArrayList<>();
     f.list("kits").forEach(name -> chosen.add(kitIds.get(name)));
     long id = collections.add(f.text("name"));
-    collections.change(
-        id,
-        Save.on(1, "fill"),
-        f.text("name"),
-        f.text("version"),
-        f.text("licence"),
-        f.text("notes"),
-        chosen);
+    Fields cover = f.object("cover");
+    CollectionDoc whole =
+        new CollectionDoc(
+            f.text("name"),
+            f.text("version"),
+            f.text("licence"),
+            f.text("notes"),
+            chosen,
+            List.of(),
+            List.of(),
+            photoIds.get(cover.text("photo")),
+            effectIds.get(cover.text("effect")));
+    collections.change(id, Save.on(1, "fill"), whole);
     return null;
   }
 

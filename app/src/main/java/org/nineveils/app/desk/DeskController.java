@@ -55,9 +55,17 @@ class DeskController {
   @GetMapping("/desk/{id}")
   String one(@PathVariable("id") long id, Model model) {
     DeskRow row = desk.get(id);
-    model.addAttribute("row", row);
-    model.addAttribute("release", desk.release(row));
-    model.addAttribute("photos", photos.all(Side.DESK));
+    Release release = desk.release(row);
+    boolean photographed = !photos.all(Side.DESK).isEmpty();
+    model.addAttribute("base", "/desk/" + id);
+    model.addAttribute("release", release);
+    model.addAttribute("news", release.news());
+    model.addAttribute("cover", release.cover().isThere());
+    model.addAttribute("pictures", false);
+    model.addAttribute("signed", desk.signed(row));
+    model.addAttribute(
+        "wear", photographed ? "/desk/fitting/of?wardrobe=release:" + id : "/desk#photos");
+    model.addAttribute("wearWords", photographed ? "Wear it on a photo" : "Add a photo first");
     return "desk/release";
   }
 
@@ -72,6 +80,17 @@ class DeskController {
     if (picture.length == 0) {
       throw new NotFound("This effect came without pictures.");
     }
+    return Answers.jpeg(picture, Checksums.sha256(picture));
+  }
+
+  /** The photo on the front of the release. */
+  @GetMapping("/desk/{id}/cover")
+  ResponseEntity<byte[]> cover(@PathVariable("id") long id, @RequestParam("after") boolean after) {
+    Release.Cover cover = desk.release(desk.get(id)).cover();
+    if (!cover.isThere()) {
+      throw new NotFound("This collection came without a cover.");
+    }
+    byte[] picture = after ? cover.after() : cover.before();
     return Answers.jpeg(picture, Checksums.sha256(picture));
   }
 

@@ -17,7 +17,9 @@ import org.nineveils.app.undo.Journal;
 import org.nineveils.kit.Against;
 import org.nineveils.kit.Offer;
 import org.nineveils.release.Release;
+import org.nineveils.release.ReleaseException;
 import org.nineveils.release.ReleaseReader;
+import org.nineveils.release.signing.Signed;
 import org.springframework.stereotype.Service;
 
 /** Opens releases as a photographer's program would, from the file alone. */
@@ -36,6 +38,7 @@ public class DeskService implements WardrobeSource {
   private final Journal journal;
   private final PhotoService photos;
   private final Thumbnails thumbnails;
+  private final KnownKeys keys;
   private final Shelf<String, Release> open;
 
   DeskService(
@@ -44,12 +47,14 @@ public class DeskService implements WardrobeSource {
       Journal journal,
       PhotoService photos,
       Thumbnails thumbnails,
+      KnownKeys keys,
       Budget budget) {
     this.store = store;
     this.blobs = blobs;
     this.journal = journal;
     this.photos = photos;
     this.thumbnails = thumbnails;
+    this.keys = keys;
     this.open = budget.shelf("open releases", DeskService::bytes);
   }
 
@@ -69,7 +74,14 @@ public class DeskService implements WardrobeSource {
    */
   public long take(String fileName, byte[] bytes) {
     Release release = ReleaseReader.check(bytes, fileName);
+    Signed signed = ReleaseReader.signed(bytes, fileName);
+    if (signed.state() == Signed.State.CHANGED) {
+      throw new ReleaseException(
+          "“%s” was changed after it was signed. Nothing of it was taken in; ask the maker for the file again."
+              .formatted(fileName));
+    }
     String sha = blobs.put(bytes);
+    keys.see(signed, release.makersMark(), sha);
     release.pictures().values().forEach(blobs::put); // on the shelf under their checksums
     return journal.edit(
         SCOPE,
@@ -99,6 +111,12 @@ public class DeskService implements WardrobeSource {
   /** What is in a release at the desk. */
   public Release release(DeskRow row) {
     return open.get(row.sha(), () -> ReleaseReader.read(blobs.get(row.sha()), row.name()));
+  }
+
+  /** What is to be said of a release's signature. */
+  String signed(DeskRow row) {
+    Signed signed = ReleaseReader.signed(blobs.get(row.sha()), row.name());
+    return keys.said(signed, row.makersMark(), row.sha());
   }
 
   /** What an open release holds in memory: its pictures and, at a guess, its effects. */

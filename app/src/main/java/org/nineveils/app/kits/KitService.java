@@ -44,6 +44,11 @@ public class KitService {
     return kits.kit(id).orElseThrow(() -> new NotFound("This kit is no longer here."));
   }
 
+  /** Whether there is a section of that id. */
+  public boolean holdsSection(long id) {
+    return kits.section(id).isPresent();
+  }
+
   /** The section of that id. */
   public Rows.Section section(long id) {
     return kits.section(id).orElseThrow(() -> new NotFound("This section is no longer here."));

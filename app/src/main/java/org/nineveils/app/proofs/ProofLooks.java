@@ -2,6 +2,7 @@ package org.nineveils.app.proofs;
 
 import org.nineveils.app.render.Thumbnails;
 import org.nineveils.picture.Picture;
+import org.nineveils.proof.measure.Plain;
 import org.nineveils.proof.measure.Samples;
 import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Service;
@@ -24,6 +25,25 @@ public class ProofLooks {
     Samples before = Samples.of(tried.plain(), picture(tried, cell.effect()));
     Samples after = Samples.of(tried.plain(), picture(tried, cell.effect().updated()));
     return before.most(after);
+  }
+
+  /** A photo as it is, and through an effect that hangs where another does. */
+  public record Look(Plain plain, Picture through) {
+    /** Mean ΔE00 from one to the other. */
+    public double apart(Look other) {
+      return Samples.of(plain, through).most(Samples.of(plain, other.through));
+    }
+  }
+
+  /**
+   * A photo of the wall through an effect as its proof would show it.
+   *
+   * @param effectId by whose regions and paint brush-on veils are filled
+   * @param effect that is shown, such as one of an earlier release
+   */
+  public Look look(long effectId, long photoId, Effect effect) {
+    Measuring.Tried tried = measuring.tried(cells.one(effectId, photoId));
+    return new Look(tried.plain(), picture(tried, effect));
   }
 
   /** The effect with the newest edition on a photo, as a small JPEG. */

@@ -1,9 +1,9 @@
 package org.nineveils.app.swatches;
 
 import java.util.List;
-import org.nineveils.app.collections.CollectionService;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.maker.MakersMark;
 import org.nineveils.app.swatches.SwatchStore.Swatch;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.catalogue.Kinds;
@@ -24,12 +24,12 @@ public class Swatches {
   static final String SCOPE = "swatches";
 
   private final SwatchStore store;
-  private final CollectionService collections;
+  private final MakersMark mark;
   private final Journal journal;
 
-  Swatches(SwatchStore store, CollectionService collections, Journal journal) {
+  Swatches(SwatchStore store, MakersMark mark, Journal journal) {
     this.store = store;
-    this.collections = collections;
+    this.mark = mark;
     this.journal = journal;
   }
 
@@ -98,15 +98,15 @@ public class Swatches {
    * @param withRules with the rules of its mask, where it has any; otherwise it covers everywhere
    */
   public void add(String wanted, Veil veil, boolean withRules) {
-    String mark = collections.makersMark();
+    String own = mark.get();
     String name = Names.check("A swatch", wanted);
     boolean ruled = veil.mask().cover() == Cover.BY_RULE && withRules;
     Veil kept = ruled ? veil : veil.withMask(Mask.EVERYWHERE);
     edit(
         "keep the swatch " + name,
         () -> {
-          checkName(mark, name);
-          store.add(mark, name, Json.write(EffectJson.formatVeil(kept)));
+          checkName(own, name);
+          store.add(own, name, Json.write(EffectJson.formatVeil(kept)));
         });
   }
 

@@ -84,6 +84,7 @@ final class JournalTables {
           table("pin", ID, "a pin", plain("row")),
           table("swatch", ID, "the swatch", plain("row")),
           table("collection", ID, "the collection", counted("row")),
+          table("collection_without", ID, "what stays out", plain("row")),
           table("collection_kit", List.of("collection_id", "kit_id"), "the kit", plain("row")),
           table("desk_release", ID, "the release", plain("row")));
 

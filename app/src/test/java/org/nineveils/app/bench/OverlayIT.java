@@ -55,7 +55,7 @@ class OverlayIT extends BenchTrial {
         """
         {"rev": 1, "label": "fill", "collection":
           {"name": "Paper", "version": "1.0", "licence": "", "notes": "", "kits": [1]}}""");
-    http.job("/api/collections/" + id + "/pack", "");
+    http.job("/api/collections/" + id + "/pack?seen=true", "");
     Page other = page.context().newPage();
     other.navigate("/collections/" + id);
     byte[] file = new org.nineveils.app.testing.Workplace(other).download("a[download]");

@@ -11,7 +11,9 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.kit.EffectFacts;
 
-/** What the demo holds, before it is loaded; {@code ProofsIT} holds its pictures to their limits. */
+/**
+ * What the demo holds, before it is loaded; {@code ProofsIT} holds its pictures to their limits.
+ */
 class DemoTest {
   private static List<Fields> kits() throws Exception {
     String text = Files.readString(Path.of("../demo/demo.json"));

@@ -18,7 +18,7 @@ class TakeOffIT {
   @Test
   void takingAReleaseOffTheDeskAsksAndUndoBringsBackWhatWasWornAndPainted() throws Exception {
     Http maker = new Http(RunningApp.demo());
-    maker.job("/api/collections/1/pack", "");
+    maker.job("/api/collections/1/pack?seen=true", "");
     String packed = maker.get("/collections/1").body();
     String path = packed.replaceAll("(?s).*?href=\"(/collections/packed/\\d+)\".*", "$1");
     RunningApp app = RunningApp.on(folder, 0);

@@ -51,8 +51,10 @@ class OlderIT {
         Json.read(http.json("POST", "/api/collections", "{\"name\":\"Old\"}").body(), "")
             .text("go");
     page.navigate(go);
-    assertThat(page.locator("[name=kits][value='%d'] ~ *".formatted(kit)).allInnerTexts())
-        .anyMatch(t -> t.contains("24 of an older edition"));
+    page.locator("[data-tick='kit:%d']".formatted(kit)).check();
+    page.locator("[data-act^='open:']").first().click();
+    assertThat(page.locator(".ticks .section-mark").count()).isEqualTo(3);
+    page.getByText("made with an older edition").first().waitFor();
     http.json("DELETE", "/api" + go, "");
   }
 

@@ -166,10 +166,13 @@ class WalkIT {
     page.locator("dialog[open] input[name=name]").fill("First Light");
     page.locator("dialog[open] button.primary").click();
     page.waitForURL("**/collections/*");
-    page.locator("input[name=kits]").check();
-    page.waitForFunction("() => document.querySelector('[data-saved]').textContent === 'Saved'");
-    click(page, "Pack this version");
-    page.getByText("Packed “First Light” 1.0 with 1 effects.").waitFor();
+    page.locator("[data-tick^='kit:']").check();
+    page.waitForFunction(
+        "() => document.querySelector('[data-saved]').textContent === 'Saved' && !document.querySelector('[data-pack]').disabled");
+    page.getByText("Nothing keeps it in.").waitFor();
+    click(page, "Pack 1.0");
+    page.locator("#pack-all-the-same .primary").click();
+    page.getByText("Packed “First Light” 1.0 with one effect, signed").waitFor();
     Path release = files.resolve("first-light.zip");
     Files.write(release, bench.download("a[download]"));
     return release;

@@ -42,10 +42,14 @@ public record Leaving(
     public Kit {
       sections = List.copyOf(sections);
     }
+
+    List<Item> effects() {
+      return sections.stream().flatMap(s -> s.effects().stream()).toList();
+    }
   }
 
   /** A section with the effects that go in. */
-  public record Section(String name, List<Item> effects) {
+  public record Section(long id, String name, List<Item> effects) {
     public Section {
       effects = List.copyOf(effects);
     }
@@ -71,9 +75,11 @@ public record Leaving(
    * @param subject what it is about, for the user
    * @param detail more of it; may be empty
    * @param kit id of the kit that it is in; 0 for the whole
+   * @param section id of the section that it is about; 0 for none
    * @param effects ids of those that it concerns; may be empty
    */
-  public record Found(Reason reason, String subject, String detail, long kit, List<Long> effects) {
+  public record Found(
+      Reason reason, String subject, String detail, long kit, long section, List<Long> effects) {
     public Found {
       effects = List.copyOf(effects);
     }
@@ -86,17 +92,16 @@ public record Leaving(
     names(out);
     Map<Long, String> called = new LinkedHashMap<>();
     for (Kit kit : kits) {
-      for (Section section : kit.sections()) {
-        for (Item item : section.effects()) {
-          called.put(item.id(), item.name());
-          effect(kit, item, out);
-        }
+      proofs(kit, out);
+      for (Item item : kit.effects()) {
+        called.put(item.id(), item.name());
+        effect(kit, item, out);
       }
     }
     for (List<Long> pair : alike) {
       if (called.keySet().containsAll(pair)) {
         String names = "“%s” and “%s”".formatted(called.get(pair.get(0)), called.get(pair.get(1)));
-        out.add(new Found(Reason.ALIKE, names, "", kitOf(pair.get(0)), pair));
+        out.add(new Found(Reason.ALIKE, names, "", kitOf(pair.get(0)), 0, pair));
       }
     }
     out.sort(java.util.Comparator.comparing(Found::reason));
@@ -105,10 +110,7 @@ public record Leaving(
 
   private long kitOf(long effect) {
     return kits.stream()
-        .filter(
-            k ->
-                k.sections().stream()
-                    .anyMatch(s -> s.effects().stream().anyMatch(e -> e.id() == effect)))
+        .filter(k -> k.effects().stream().anyMatch(e -> e.id() == effect))
         .mapToLong(Kit::id)
         .findFirst()
         .orElse(0);
@@ -119,14 +121,15 @@ public record Leaving(
       out.add(found(Reason.NOTHING, "The collection", ""));
     }
     for (Kit kit : kits) {
-      if (kit.sections().stream().allMatch(s -> s.effects().isEmpty())) {
-        out.add(new Found(Reason.EMPTY_KIT, "“%s”".formatted(kit.name()), "", kit.id(), List.of()));
+      if (kit.effects().isEmpty()) {
+        out.add(
+            new Found(Reason.EMPTY_KIT, "“%s”".formatted(kit.name()), "", kit.id(), 0, List.of()));
         continue;
       }
       for (Section section : kit.sections()) {
         if (section.effects().isEmpty()) {
           String name = "“%s” of “%s”".formatted(section.name(), kit.name());
-          out.add(new Found(Reason.EMPTY_SECTION, name, "", kit.id(), List.of()));
+          out.add(new Found(Reason.EMPTY_SECTION, name, "", kit.id(), section.id(), List.of()));
         }
       }
     }
@@ -147,25 +150,34 @@ public record Leaving(
     }
   }
 
+  /** Of a kit that is not proofed nothing can be told that only proofs tell. */
+  private static void proofs(Kit kit, List<Found> out) {
+    List<Long> left = kit.effects().stream().filter(Leaving::isUnproofed).map(Item::id).toList();
+    if (!left.isEmpty()) {
+      String subject =
+          "%d %s of “%s”"
+              .formatted(left.size(), left.size() == 1 ? "effect" : "effects", kit.name());
+      out.add(new Found(Reason.UNPROOFED, subject, "", kit.id(), 0, left));
+    }
+  }
+
+  private static boolean isUnproofed(Item item) {
+    boolean made = item.proofed().of() > 0 && item.proofed().made() >= item.proofed().of();
+    return item.facts().veils() > 0 && !made;
+  }
+
   private static Found found(Reason reason, String subject, String detail) {
-    return new Found(reason, subject, detail, 0, List.of());
+    return new Found(reason, subject, detail, 0, 0, List.of());
   }
 
   /** Effects of several kits that are called the same: nobody could name one of them. */
   private void names(List<Found> out) {
     Map<String, List<Item>> byName = new LinkedHashMap<>();
-    kits.forEach(
-        k ->
-            k.sections()
-                .forEach(
-                    s ->
-                        s.effects()
-                            .forEach(
-                                e ->
-                                    byName
-                                        .computeIfAbsent(
-                                            Names.key(e.name()), n -> new ArrayList<>())
-                                        .add(e))));
+    for (Kit kit : kits) {
+      for (Item item : kit.effects()) {
+        byName.computeIfAbsent(Names.key(item.name()), n -> new ArrayList<>()).add(item);
+      }
+    }
     byName.values().stream()
         .filter(same -> same.size() > 1)
         .forEach(
@@ -173,7 +185,7 @@ public record Leaving(
               Item last = same.get(same.size() - 1);
               List<Long> ids = same.stream().map(Item::id).toList();
               String name = "“%s”".formatted(last.name());
-              out.add(new Found(Reason.TWICE, name, "", kitOf(last.id()), ids));
+              out.add(new Found(Reason.TWICE, name, "", kitOf(last.id()), 0, ids));
             });
   }
 
@@ -208,7 +220,8 @@ public record Leaving(
   }
 
   private static Found of(Reason reason, Kit kit, Item item, String detail) {
-    return new Found(reason, "“%s”".formatted(item.name()), detail, kit.id(), List.of(item.id()));
+    return new Found(
+        reason, "“%s”".formatted(item.name()), detail, kit.id(), 0, List.of(item.id()));
   }
 
   /** What was looked at and is well, a phrase each. */
@@ -236,8 +249,14 @@ public record Leaving(
         Reason.NOTE,
         Reason.PROMISE);
     well(ills, out, "brush-on veils were proofed on their regions", Reason.UNPLACED, Reason.REGION);
-    well(ills, out, "nothing is over or near its limits", Reason.OVER, Reason.NEAR);
-    well(ills, out, "no two look alike", Reason.ALIKE);
+    well(
+        ills,
+        out,
+        "nothing is over or near its limits",
+        Reason.UNPROOFED,
+        Reason.OVER,
+        Reason.NEAR);
+    well(ills, out, "no two look alike", Reason.UNPROOFED, Reason.ALIKE);
     well(ills, out, "the version is free and high enough", Reason.VERSION, Reason.TOO_LOW);
     well(ills, out, "cover and licence are there", Reason.COVER, Reason.LICENCE);
     return out;

@@ -3,9 +3,9 @@ package org.nineveils.release.leaving;
 /** Why a release should not leave as it is, in the order of the screens. */
 public enum Reason {
   NOTHING(Level.MUST, "nothing goes in", "choose"),
-  EMPTY_KIT(Level.MUST, "kit without an effect in it", "choose"),
-  EMPTY_SECTION(Level.MUST, "section without an effect in it", "choose"),
-  VERSION(Level.MUST, "version that was packed before from another state", "version"),
+  EMPTY_KIT(Level.MUST, "no effect of it goes in", "choose"),
+  EMPTY_SECTION(Level.MUST, "no effect is in it", "leave"),
+  VERSION(Level.MUST, "packed before, from another state", "version"),
   PLANNED(Level.MUST, "planned, not built", "build"),
   PICTURE(Level.MUST, "lays a picture over photos that cannot be read", "build"),
   TWICE(Level.MUST, "two effects are called that", "rename"),
@@ -13,11 +13,12 @@ public enum Reason {
   NOTE(Level.LOOK, "without a note", "write"),
   UNPLACED(Level.LOOK, "brushed on, nobody says where", "place"),
   REGION(Level.LOOK, "brushed on, never proofed on its region", "proof"),
+  UNPROOFED(Level.LOOK, "not proofed on every photo", "proof"),
   OVER(Level.LOOK, "over a limit", "look"),
   NEAR(Level.LOOK, "near a limit", "look"),
   ALIKE(Level.LOOK, "look alike", "compare"),
   OLDER(Level.LOOK, "made with an older edition", "update"),
-  TOO_LOW(Level.LOOK, "a version lower than what changed asks for", "version"),
+  TOO_LOW(Level.LOOK, "lower than what changed asks for", "version"),
   LARGE(Level.LOOK, "very large", "choose"),
   COVER(Level.LOOK, "no cover", "cover"),
   LICENCE(Level.LOOK, "no licence", "licence");

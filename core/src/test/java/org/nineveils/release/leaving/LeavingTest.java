@@ -38,7 +38,7 @@ class LeavingTest {
 
   @Test
   void whatIsWholeAndProofedMayLeave() {
-    Leaving leaving = of(List.of(), new Section("Looks", List.of(well(1, "A"), well(2, "B"))));
+    Leaving leaving = of(List.of(), new Section(1, "Looks", List.of(well(1, "A"), well(2, "B"))));
     assertThat(leaving.found()).isEmpty();
     assertThat(leaving.well()).hasSize(9);
   }
@@ -52,17 +52,18 @@ class LeavingTest {
     Leaving leaving =
         of(
             List.of(),
-            new Section("Looks", List.of(planned, promising, twice, broken)),
-            new Section("Finish", List.of()));
+            new Section(2, "Looks", List.of(planned, promising, twice, broken)),
+            new Section(3, "Finish", List.of()));
     assertThat(reasons(leaving))
         .containsExactly(
             Reason.EMPTY_SECTION, Reason.PLANNED, Reason.PICTURE, Reason.TWICE, Reason.PROMISE);
     assertThat(leaving.found()).allMatch(f -> f.reason().level() == Reason.Level.MUST);
     assertThat(leaving.found().get(3).effects()).containsExactly(2L, 3L);
+    assertThat(leaving.found().get(0).section()).isEqualTo(3);
     assertThat(new Leaving(List.of(), List.of(), true, "", 0, true, true).found())
         .extracting(Leaving.Found::reason)
         .containsExactly(Reason.NOTHING, Reason.VERSION);
-    assertThat(reasons(of(List.of(), new Section("Looks", List.of()))))
+    assertThat(reasons(of(List.of(), new Section(4, "Looks", List.of()))))
         .containsExactly(Reason.EMPTY_KIT);
   }
 
@@ -76,7 +77,8 @@ class LeavingTest {
     Item near =
         item(4, "D", new Effect(List.of(LIGHT), "x", 1), new Readiness.Proofed(3, 3, 0, 2, true));
     Kit kit =
-        new Kit(7, "Willow", List.of(new Section("Looks", List.of(noNote, unplaced, over, near))));
+        new Kit(
+            7, "Willow", List.of(new Section(5, "Looks", List.of(noNote, unplaced, over, near))));
     Leaving leaving =
         new Leaving(
             List.of(kit),
@@ -91,6 +93,7 @@ class LeavingTest {
             Reason.NOTE,
             Reason.UNPLACED,
             Reason.REGION,
+            Reason.UNPROOFED,
             Reason.OVER,
             Reason.NEAR,
             Reason.ALIKE,
@@ -99,7 +102,7 @@ class LeavingTest {
             Reason.COVER,
             Reason.LICENCE);
     assertThat(leaving.found()).allMatch(f -> f.reason().level() == Reason.Level.LOOK);
-    assertThat(leaving.found().get(3).detail()).isEqualTo("Skin turned on Studio");
+    assertThat(leaving.found().get(4).detail()).isEqualTo("Skin turned on Studio");
     assertThat(leaving.well())
         .containsExactly(
             "something goes in, no kit or section is empty",

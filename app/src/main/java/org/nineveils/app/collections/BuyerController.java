@@ -1,0 +1,86 @@
+package org.nineveils.app.collections;
+
+import java.util.Optional;
+import org.nineveils.app.bench.BenchService;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureWriter;
+import org.nineveils.release.Release;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A collection as it would open at the desk, from the state as it would be packed now. */
+@Controller
+class BuyerController {
+  private static final int LONG_SIDE = 640;
+  private static final int COVER_LONG_SIDE = 1200;
+  private static final float QUALITY = 0.88f;
+
+  private final CollectionService collections;
+  private final Drafts drafts;
+  private final SinceService since;
+  private final BenchService bench;
+
+  BuyerController(
+      CollectionService collections, Drafts drafts, SinceService since, BenchService bench) {
+    this.collections = collections;
+    this.drafts = drafts;
+    this.since = since;
+    this.bench = bench;
+  }
+
+  /** The very page of the desk. */
+  @GetMapping("/collections/{id}/buyer")
+  String page(@PathVariable("id") long id, Model model) {
+    Drafts.Snapshot snapshot = drafts.snapshot(id);
+    Release release = drafts.plain(snapshot);
+    model.addAttribute("base", "/collections/%d/buyer".formatted(id));
+    model.addAttribute("release", release);
+    model.addAttribute("news", since.news(snapshot));
+    model.addAttribute("cover", snapshot.cover() != null);
+    model.addAttribute("pictures", true);
+    model.addAttribute("signed", "");
+    model.addAttribute("back", "/collections/" + id);
+    return "desk/release";
+  }
+
+  /** A picture as it would be packed. */
+  @GetMapping("/collections/{id}/buyer/preview")
+  ResponseEntity<byte[]> preview(
+      @PathVariable("id") long id,
+      @RequestParam("effect") long effect,
+      @RequestParam("after") boolean after) {
+    collections.get(id);
+    return picture(bench.beforeAndAfter(bench.shown(effect), LONG_SIDE), after);
+  }
+
+  /**
+   * The cover as it is stored, or as it is being chosen: what was chosen a moment ago may not be
+   * stored yet.
+   */
+  @GetMapping("/collections/{id}/buyer/cover")
+  ResponseEntity<byte[]> cover(
+      @PathVariable("id") long id,
+      @RequestParam("after") boolean after,
+      @RequestParam(name = "photo", defaultValue = "0") long photo,
+      @RequestParam(name = "wears", defaultValue = "0") long wears) {
+    CollectionRows.Collection c = collections.get(id);
+    BenchService.Shown shown =
+        bench.shown(wears == 0 ? c.coverEffect() : wears, photo == 0 ? c.coverPhoto() : photo);
+    return picture(bench.beforeAndAfter(shown, COVER_LONG_SIDE), after);
+  }
+
+  private static ResponseEntity<byte[]> picture(Optional<Picture[]> both, boolean after) {
+    Picture[] two = both.orElseThrow(() -> new NotFound("There is no photo on the test wall yet."));
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(CacheControl.noCache())
+        .body(PictureWriter.jpeg(two[after ? 1 : 0], QUALITY));
+  }
+}

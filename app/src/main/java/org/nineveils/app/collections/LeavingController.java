@@ -1,0 +1,123 @@
+package org.nineveils.app.collections;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.nineveils.app.render.Answers;
+import org.nineveils.document.Json;
+import org.nineveils.release.leaving.Leaving;
+import org.nineveils.release.leaving.Reason;
+import org.nineveils.release.since.Change;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What is looked at before a collection leaves, what it changes, and packing it. */
+@RestController
+class LeavingController {
+  private final LeavingService leaving;
+  private final SinceService since;
+  private final PackingService packing;
+  private final PackedReleases packed;
+
+  LeavingController(
+      LeavingService leaving, SinceService since, PackingService packing, PackedReleases packed) {
+    this.leaving = leaving;
+    this.since = since;
+    this.packing = packing;
+    this.packed = packed;
+  }
+
+  /** What keeps it in, what is worth a look, and what is well. */
+  @GetMapping("/api/collections/{id}/leaving")
+  Map<String, Object> leaving(@PathVariable("id") long id) {
+    Leaving now = leaving.of(id);
+    return Json.object(
+        "found", now.found().stream().map(LeavingController::found).toList(),
+        "well", now.well());
+  }
+
+  private static Map<String, Object> found(Leaving.Found f) {
+    return Json.object(
+        "must", f.reason().level() == Reason.Level.MUST,
+        "subject", f.subject(),
+        "words", f.reason().words(),
+        "detail", f.detail(),
+        "way", f.reason().way(),
+        "kit", f.kit(),
+        "section", f.section(),
+        "effects", f.effects());
+  }
+
+  /** What changes for those who have the release before; pictures come singly. */
+  @GetMapping("/api/collections/{id}/since")
+  Map<String, Object> since(@PathVariable("id") long id) {
+    Optional<SinceService.Told> told = since.told(id);
+    return told.map(LeavingController::told).orElseGet(() -> Json.object("last", ""));
+  }
+
+  /** What differs between two packed releases. */
+  @GetMapping("/api/collections/packed/{older}/{newer}")
+  Map<String, Object> between(@PathVariable("older") long one, @PathVariable("newer") long two) {
+    return told(since.between(one, two));
+  }
+
+  private static Map<String, Object> told(SinceService.Told told) {
+    List<Object> changes = new ArrayList<>();
+    for (Change c : told.changes()) {
+      changes.add(
+          Json.object(
+              "sort", c.sort().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
+              "word", c.sort().word(),
+              "where", c.where(),
+              "name", c.name(),
+              "words", c.words(),
+              "old", c.old() != null && c.now() != null,
+              "now", c.now() != null));
+    }
+    return Json.object("last", told.last(), "least", told.least(), "changes", changes);
+  }
+
+  /** How far a change moves the picture. */
+  @GetMapping("/api/collections/{id}/since/{number}")
+  Map<String, Object> moved(@PathVariable("id") long id, @PathVariable("number") int number) {
+    return Map.of("by", since.moved(id, number));
+  }
+
+  @GetMapping("/collections/{id}/since/{number}/{side}")
+  ResponseEntity<byte[]> picture(
+      @PathVariable("id") long id,
+      @PathVariable("number") int number,
+      @PathVariable("side") String side) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(CacheControl.noStore())
+        .body(since.picture(id, number, side.equals("old")));
+  }
+
+  /**
+   * Packs a collection. Where something is worth a look it asks first: “asks” is how many things.
+   *
+   * @param seen whether the maker has been asked
+   */
+  @PostMapping("/api/collections/{id}/pack")
+  Map<String, Object> pack(
+      @PathVariable("id") long id,
+      @RequestParam(name = "seen", defaultValue = "false") boolean seen) {
+    int looks = leaving.check(id);
+    return looks > 0 && !seen ? Map.of("asks", looks) : Map.of("job", packing.pack(id).shown());
+  }
+
+  @GetMapping("/collections/packed/{id}")
+  ResponseEntity<byte[]> download(@PathVariable("id") long id) {
+    CollectionRows.Packed release = packed.get(id);
+    return Answers.download(
+        packed.file(release), MediaType.parseMediaType("application/zip"), release.fileName());
+  }
+}

@@ -1,0 +1,147 @@
+package org.nineveils.app.collections;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.nineveils.app.kits.Rows;
+import org.nineveils.app.proofs.LookAlikes;
+import org.nineveils.app.proofs.Summaries;
+import org.nineveils.app.render.PlacedPictures;
+import org.nineveils.kit.EffectFacts;
+import org.nineveils.refusal.Refusal;
+import org.nineveils.release.leaving.Leaving;
+import org.nineveils.release.leaving.Reason;
+import org.nineveils.release.since.Change;
+import org.nineveils.release.since.NextVersion;
+import org.nineveils.release.since.Since;
+import org.nineveils.veil.Effect;
+import org.springframework.stereotype.Service;
+
+/** What is looked at before a collection is packed. */
+@Service
+class LeavingService {
+  /** Bytes of an effect with its two pictures in a release, at a guess. */
+  private static final double MEGABYTES_AN_EFFECT = 0.09;
+
+  private final Drafts drafts;
+  private final PackedReleases packed;
+  private final Summaries summaries;
+  private final LookAlikes alike;
+  private final PlacedPictures pictures;
+
+  LeavingService(
+      Drafts drafts,
+      PackedReleases packed,
+      Summaries summaries,
+      LookAlikes alike,
+      PlacedPictures pictures) {
+    this.drafts = drafts;
+    this.packed = packed;
+    this.summaries = summaries;
+    this.alike = alike;
+    this.pictures = pictures;
+  }
+
+  /** What is known of a collection as it is now. */
+  Leaving of(long collection) {
+    Drafts.Snapshot snapshot = drafts.snapshot(collection);
+    List<Leaving.Kit> kits = new ArrayList<>();
+    List<List<Long>> pairs = new ArrayList<>();
+    for (GoingIn.Kit kit : snapshot.kits()) {
+      Map<Long, Summaries.Summary> proofs = summaries.of(kit.row().id());
+      pairs.addAll(alike.of(kit.row().id()));
+      List<Leaving.Section> sections =
+          kit.sections().stream()
+              .map(
+                  s ->
+                      new Leaving.Section(
+                          s.row().id(),
+                          s.row().name(),
+                          s.effects().stream().map(e -> item(e, snapshot, proofs)).toList()))
+              .toList();
+      kits.add(new Leaving.Kit(kit.row().id(), kit.row().name(), sections));
+    }
+    boolean readable =
+        kits.stream()
+            .flatMap(k -> k.sections().stream())
+            .flatMap(s -> s.effects().stream())
+            .noneMatch(Leaving.Item::broken);
+    List<Change> changes = readable ? changes(snapshot) : List.of();
+    String version = snapshot.collection().version();
+    return new Leaving(
+        kits,
+        pairs,
+        readable && isTaken(snapshot),
+        tooLow(collection, version, changes),
+        MEGABYTES_AN_EFFECT * snapshot.heads().size(),
+        snapshot.cover() != null,
+        !snapshot.collection().licence().isBlank());
+  }
+
+  /** Since the version below this one. */
+  private List<Change> changes(Drafts.Snapshot snapshot) {
+    return packed
+        .before(snapshot.collection().id(), snapshot.collection().version())
+        .map(last -> Since.between(packed.release(last), drafts.plain(snapshot)))
+        .orElse(List.of());
+  }
+
+  private String tooLow(long collection, String version, List<Change> changes) {
+    return packed
+        .before(collection, version)
+        .map(last -> NextVersion.after(last.version(), changes))
+        .filter(least -> !NextVersion.isAtLeast(version, least))
+        .orElse("");
+  }
+
+  /** Whether the version was packed before and something has changed since. */
+  private boolean isTaken(Drafts.Snapshot snapshot) {
+    Optional<CollectionRows.Packed> same =
+        packed.of(snapshot.collection().id()).stream()
+            .filter(p -> p.version().equals(snapshot.collection().version()))
+            .findFirst();
+    return same.isPresent()
+        && !Since.between(packed.release(same.get()), drafts.plain(snapshot)).isEmpty();
+  }
+
+  private Leaving.Item item(
+      Rows.Head head, Drafts.Snapshot snapshot, Map<Long, Summaries.Summary> proofs) {
+    Effect effect = snapshot.effects().get(head.id()).effect();
+    Summaries.Summary proof = proofs.getOrDefault(head.id(), Summaries.NONE);
+    return new Leaving.Item(
+        head.id(),
+        head.name(),
+        EffectFacts.of(effect),
+        proof.proofed(),
+        proof.worst(),
+        !effect.pictures().stream().allMatch(this::isReadable));
+  }
+
+  private boolean isReadable(String sha) {
+    try {
+      return pictures.find(sha).isPresent();
+    } catch (RuntimeException e) {
+      return false;
+    }
+  }
+
+  /**
+   * Refuses what must not leave.
+   *
+   * @return how many things are worth a look
+   * @throws Refusal with a sentence naming the first thing that keeps it in
+   */
+  int check(long collection) {
+    List<Leaving.Found> found = of(collection).found();
+    List<Leaving.Found> must =
+        found.stream().filter(f -> f.reason().level() == Reason.Level.MUST).toList();
+    if (!must.isEmpty()) {
+      Leaving.Found first = must.get(0);
+      String more = must.size() == 1 ? "" : ", and %d more".formatted(must.size() - 1);
+      throw new Refusal(
+          "Nothing was packed. %s: %s%s.".formatted(first.subject(), first.reason().words(), more));
+    }
+    return found.size();
+  }
+}

@@ -1,0 +1,73 @@
+package org.nineveils.app.collections;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.nineveils.app.data.Blobs;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Shelf;
+import org.nineveils.release.Release;
+import org.nineveils.release.ReleaseReader;
+import org.nineveils.release.since.NextVersion;
+import org.springframework.stereotype.Component;
+
+/** What was packed of collections: for ever, whatever becomes of them. */
+@Component
+class PackedReleases {
+  private static final int BYTES_AN_EFFECT = 40_000;
+
+  private final CollectionStore store;
+  private final Blobs blobs;
+  private final Shelf<String, Release> open;
+
+  PackedReleases(CollectionStore store, Blobs blobs, Budget budget) {
+    this.store = store;
+    this.blobs = blobs;
+    this.open = budget.shelf("packed releases", PackedReleases::weight);
+  }
+
+  private static long weight(Release release) {
+    return release.effects().stream()
+        .mapToLong(e -> e.before().length + e.after().length + BYTES_AN_EFFECT)
+        .sum();
+  }
+
+  /** Of a collection, the newest first. */
+  List<CollectionRows.Packed> of(long collection) {
+    return store.packed(collection);
+  }
+
+  /** Releases whose collection was removed: they stay for ever all the same. */
+  List<CollectionRows.Packed> ofNone() {
+    return store.packedOfNone();
+  }
+
+  CollectionRows.Packed get(long id) {
+    return store.packedOne(id).orElseThrow(() -> new NotFound("This release is no longer here."));
+  }
+
+  /** The highest version of a collection. */
+  Optional<CollectionRows.Packed> last(long collection) {
+    return of(collection).stream().max(byVersion());
+  }
+
+  /** The highest version of a collection below another one: what a photographer has before it. */
+  Optional<CollectionRows.Packed> before(long collection, String version) {
+    return of(collection).stream()
+        .filter(p -> NextVersion.compare(p.version(), version) < 0)
+        .max(byVersion());
+  }
+
+  private static Comparator<CollectionRows.Packed> byVersion() {
+    return (a, b) -> NextVersion.compare(a.version(), b.version());
+  }
+
+  byte[] file(CollectionRows.Packed packed) {
+    return blobs.get(packed.sha());
+  }
+
+  Release release(CollectionRows.Packed packed) {
+    return open.get(packed.sha(), () -> ReleaseReader.read(file(packed), packed.fileName()));
+  }
+}

@@ -1,0 +1,109 @@
+package org.nineveils.app.collections;
+
+import java.util.List;
+import java.util.Optional;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.kits.EffectService;
+import org.nineveils.app.kits.ShownOn;
+import org.nineveils.app.proofs.ProofLooks;
+import org.nineveils.app.render.Thumbnails;
+import org.nineveils.release.Release;
+import org.nineveils.release.since.Change;
+import org.nineveils.release.since.NextVersion;
+import org.nineveils.release.since.Since;
+import org.springframework.stereotype.Service;
+
+/** What a collection changes for those who have the release before. */
+@Service
+class SinceService {
+  private final Drafts drafts;
+  private final PackedReleases packed;
+  private final ProofLooks looks;
+  private final ShownOn shown;
+  private final EffectService effects;
+
+  SinceService(
+      Drafts drafts,
+      PackedReleases packed,
+      ProofLooks looks,
+      ShownOn shown,
+      EffectService effects) {
+    this.drafts = drafts;
+    this.packed = packed;
+    this.looks = looks;
+    this.shown = shown;
+    this.effects = effects;
+  }
+
+  /**
+   * What has changed.
+   *
+   * @param last the version that it is compared with
+   * @param least the version that the changes ask for; {@code last} where there are none
+   */
+  record Told(String last, String least, List<Change> changes) {}
+
+  /** Since the highest version that was packed; empty where none was. */
+  Optional<Told> told(long collection) {
+    Drafts.Snapshot snapshot = drafts.snapshot(collection);
+    return packed.last(collection).map(last -> told(last, snapshot));
+  }
+
+  private Told told(CollectionRows.Packed last, Drafts.Snapshot snapshot) {
+    List<Change> changes = Since.between(packed.release(last), drafts.plain(snapshot));
+    return new Told(last.version(), NextVersion.after(last.version(), changes), changes);
+  }
+
+  /** Between two packed releases of a collection. */
+  Told between(long older, long newer) {
+    CollectionRows.Packed one = packed.get(older);
+    CollectionRows.Packed two = packed.get(newer);
+    List<Change> changes = Since.between(packed.release(one), packed.release(two));
+    return new Told(one.version(), NextVersion.after(one.version(), changes), changes);
+  }
+
+  /** The news that go into a release: since the highest version below its own. */
+  Release.News news(Drafts.Snapshot snapshot) {
+    return packed
+        .before(snapshot.collection().id(), snapshot.collection().version())
+        .map(before -> told(before, snapshot))
+        .map(
+            told ->
+                new Release.News(
+                    told.last(), told.changes().stream().map(Change::sentence).toList()))
+        .orElse(Release.News.NONE);
+  }
+
+  private Change change(long collection, int number) {
+    List<Change> changes = told(collection).map(Told::changes).orElse(List.of());
+    if (number < 0 || number >= changes.size()) {
+      throw new NotFound("This change is no longer one.");
+    }
+    return changes.get(number);
+  }
+
+  /** An effect of a change on the photo that its kit is shown on. */
+  private ProofLooks.Look look(Change change, boolean old) {
+    Release.EffectPart part = old ? change.old() : change.now();
+    if (part == null || change.now() == null) {
+      throw new NotFound("There is no picture of it: the effect is not there.");
+    }
+    long id = Long.parseLong(change.now().path());
+    return looks.look(id, shown.cover(effects.get(id).kitId()), part.effect());
+  }
+
+  /**
+   * An effect before or after a change, as a small JPEG.
+   *
+   * @param number of the change in the order in which they are told
+   */
+  byte[] picture(long collection, int number, boolean old) {
+    return Thumbnails.once(look(change(collection, number), old).through());
+  }
+
+  /** How far a change moves the picture, mean ΔE00 at its start opacity. */
+  double moved(long collection, int number) {
+    Change change = change(collection, number);
+    return look(change, true).apart(look(change, false));
+  }
+}
