@@ -153,6 +153,22 @@ root.querySelector("[data-compare]")?.addEventListener("submit", async (event) =
     sayFault(error);
   }
 });
+root.querySelector("[data-tables]").addEventListener("submit", async (event) => {
+  event.preventDefault();
+  const said = root.querySelector("[data-tables-said]");
+  const button = event.target.querySelector("button");
+  button.disabled = true;
+  try {
+    const { job } = await send("POST", `/api/collections/${id}/tables?format=${event.target.elements.format.value}`);
+    const ended = await follow(job, (now) => (said.textContent = now.open ? howFar(now) : ""));
+    said.textContent = [ended.said, ...ended.faults].filter(Boolean).join(" ");
+    if (ended.result) fetchResult(ended);
+  } catch (error) {
+    sayFault(error);
+  } finally {
+    button.disabled = false;
+  }
+});
 listenMaker();
 show();
 look();

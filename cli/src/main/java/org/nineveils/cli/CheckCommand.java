@@ -3,7 +3,9 @@ package org.nineveils.cli;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import org.nineveils.release.Release;
+import org.nineveils.release.ReleaseException;
 import org.nineveils.release.ReleaseReader;
+import org.nineveils.release.signing.Signed;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
@@ -23,6 +25,12 @@ final class CheckCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     Release release = ReleaseReader.check(file);
+    Signed signed = ReleaseReader.signed(file);
+    if (signed.state() == Signed.State.CHANGED) {
+      throw new ReleaseException(
+          "“%s” was changed after it was signed with key %s."
+              .formatted(file.getFileName(), signed.named()));
+    }
     spec.commandLine()
         .getOut()
         .printf(
@@ -32,6 +40,12 @@ final class CheckCommand implements Callable<Integer> {
             release.makersMark().isBlank() ? "an unnamed maker" : release.makersMark(),
             release.kits().size(),
             release.effects().size());
+    spec.commandLine()
+        .getOut()
+        .println(
+            signed.state() == Signed.State.UNSIGNED
+                ? "Not signed."
+                : "Signed with key %s (%s).".formatted(signed.named(), signed.key()));
     return 0;
   }
 }

@@ -23,7 +23,8 @@ import picocli.CommandLine.Command;
       CheckCommand.class,
       ApplyCommand.class,
       EffectsCommand.class,
-      ProofCommand.class
+      ProofCommand.class,
+      TablesCommand.class
     })
 public final class Main {
   private Main() {}

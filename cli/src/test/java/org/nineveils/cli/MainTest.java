@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -20,7 +21,10 @@ import org.nineveils.mask.Mask;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.release.Release;
+import org.nineveils.release.ReleaseReader;
 import org.nineveils.release.ReleaseWriter;
+import org.nineveils.release.signing.MakersKey;
+import org.nineveils.release.signing.Signed;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Renderer;
@@ -100,7 +104,44 @@ class MainTest {
   @Test
   void checkSaysWhatASoundReleaseHolds() {
     assertThat(nv("check", release)).isZero();
-    assertThat(out.strip()).isEqualTo("“Soft” 1.2 by Q: 1 kits, 1 effects, all sound.");
+    assertThat(out.strip().lines())
+        .containsExactly("“Soft” 1.2 by Q: 1 kits, 1 effects, all sound.", "Not signed.");
+  }
+
+  @Test
+  void checkSaysWhoSignedAndEndsWithOneWhereItWasChangedSince() throws IOException {
+    MakersKey key = MakersKey.make();
+    Release soft = ReleaseReader.read(release);
+    Files.write(release, ReleaseWriter.write(soft, key));
+    assertThat(nv("check", release)).isZero();
+    assertThat(out).contains("Signed with key %s (%s).".formatted(key.named(), key.key()));
+    byte[] other = Signed.file(key, "other sums".getBytes(StandardCharsets.UTF_8));
+    Map<String, byte[]> files = new java.util.LinkedHashMap<>();
+    try (var zip = new java.util.zip.ZipFile(release.toFile())) {
+      for (var entry : java.util.Collections.list(zip.entries())) {
+        files.put(entry.getName(), zip.getInputStream(entry).readAllBytes());
+      }
+    }
+    files.put(Signed.FILE, other);
+    try (var zip = new java.util.zip.ZipOutputStream(Files.newOutputStream(release))) {
+      for (var file : files.entrySet()) {
+        zip.putNextEntry(new java.util.zip.ZipEntry(file.getKey()));
+        zip.write(file.getValue());
+      }
+    }
+    fails(nv("check", release), "was changed after it was signed with key " + key.named());
+  }
+
+  @Test
+  void tablesAreWrittenIntoANewFolderWithAListOfWhatStaysBehind() throws IOException {
+    Path to = folder.resolve("tables");
+    Object[] line = {"tables", "--release", release, "--out", to, "--photos", "../demo/photos"};
+    assertThat(nv(line)).isZero();
+    assertThat(out).matches("(?s)Milk: in part, ΔE \\d+\\.\\d\\d, .*covers only a part.*");
+    assertThat(to.resolve("cradle/milk.cube")).exists();
+    assertThat(to.resolve("tables.csv")).content().contains("Milk");
+    fails(nv(line), "is there already; nothing was written");
+    fails(nv("tables", "--release", release, "--out", folder.resolve("t"), "--format", "x"), "“x”");
   }
 
   @Test

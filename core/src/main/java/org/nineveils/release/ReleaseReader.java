@@ -115,6 +115,15 @@ public final class ReleaseReader {
         fault -> Packed.refused(name, fault));
   }
 
+  /** The same of a file. */
+  public static Signed signed(Path file) {
+    try {
+      return signed(Files.readAllBytes(file), String.valueOf(file.getFileName()));
+    } catch (IOException e) {
+      throw new ReleaseException("“%s” could not be read from the disk.".formatted(file), e);
+    }
+  }
+
   private Release release() {
     Fields manifest = packed.manifest(ReleaseWriter.FORMAT, ReleaseWriter.FORMAT_VERSION);
     packed.signed();

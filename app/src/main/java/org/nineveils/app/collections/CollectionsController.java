@@ -17,6 +17,7 @@ import org.nineveils.app.undo.Steps;
 import org.nineveils.app.undo.Undo;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
+import org.nineveils.release.table.TableFormat;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -84,6 +85,7 @@ class CollectionsController {
     model.addAttribute("undo", Undo.of(journal, CollectionService.scope(id)));
     model.addAttribute("data", Json.write(state(id)));
     model.addAttribute("tree", Json.write(Map.of("kits", tree())));
+    model.addAttribute("formats", TableFormat.values());
     model.addAttribute("photos", photos.all(Side.WALL));
     return "collections/collection";
   }

@@ -25,13 +25,19 @@ class LeavingController {
   private final SinceService since;
   private final PackingService packing;
   private final PackedReleases packed;
+  private final TablesJob tables;
 
   LeavingController(
-      LeavingService leaving, SinceService since, PackingService packing, PackedReleases packed) {
+      LeavingService leaving,
+      SinceService since,
+      PackingService packing,
+      PackedReleases packed,
+      TablesJob tables) {
     this.leaving = leaving;
     this.since = since;
     this.packing = packing;
     this.packed = packed;
+    this.tables = tables;
   }
 
   /** What keeps it in, what is worth a look, and what is well. */
@@ -112,6 +118,12 @@ class LeavingController {
       @RequestParam(name = "seen", defaultValue = "false") boolean seen) {
     int looks = leaving.check(id);
     return looks > 0 && !seen ? Map.of("asks", looks) : Map.of("job", packing.pack(id).shown());
+  }
+
+  /** Makes colour tables for other programs. */
+  @PostMapping("/api/collections/{id}/tables")
+  Map<String, Object> tables(@PathVariable("id") long id, @RequestParam("format") String format) {
+    return Map.of("job", tables.start(id, format).shown());
   }
 
   @GetMapping("/collections/packed/{id}")

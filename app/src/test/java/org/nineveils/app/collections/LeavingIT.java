@@ -219,6 +219,25 @@ class LeavingIT {
   }
 
   @Test
+  void tablesAreMadeOfWhatGoesInWithHowTheyTravel() throws Exception {
+    Fields job = http.job("/api/collections/1/tables?format=cube17", "");
+    assertThat(job.text("said"))
+        .matches(
+            "\\d+ effects travel whole, at most ΔE 0\\.\\d\\d in the mean \\(.+\\), \\d+ in part, .*");
+    byte[] zip = http.bytes("/jobs/%d/result".formatted(job.whole("id")));
+    List<String> names = new java.util.ArrayList<>();
+    try (var in = new java.util.zip.ZipInputStream(new java.io.ByteArrayInputStream(zip))) {
+      for (var e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+        names.add(e.getName());
+      }
+    }
+    assertThat(names).contains("willow-basket/open-the-shade.cube", "tables.csv");
+    assertThat(names).doesNotContain("willow-basket/face-light.cube");
+    assertThat(http.json("POST", "/api/collections/1/tables?format=x", "").statusCode())
+        .isEqualTo(422);
+  }
+
+  @Test
   void aReleaseThatWasChangedAfterSigningIsNotTakenIn() throws Exception {
     http.job("/api/collections/1/pack?seen=true", "");
     try (var observed = app.page()) {

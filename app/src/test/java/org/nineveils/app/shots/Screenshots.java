@@ -50,8 +50,8 @@ class Screenshots {
       page.locator(".try-steps li").nth(1).waitFor();
       shoot(page, "rules");
       page.navigate("/kits/2");
-      page.locator("[data-effect]").nth(1).click();
-      page.locator("[aria-label='Make a series of Two stops up']").click();
+      page.locator(".piece-hung:has(b:text-is('Firm ground'))").click();
+      page.locator("[aria-label='Make a series of Firm ground']").click();
       page.locator(".series-strip img").first().waitFor();
       page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
       shoot(page, "series");
@@ -70,15 +70,13 @@ class Screenshots {
       page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
       shoot(page, "proofs");
       page.locator("[data-view=alike]").click();
+      page.locator("[data-alike-bound]").fill("3");
       page.locator("[data-alike-photo]").selectOption("5");
       page.locator("[data-pair]").first().click();
       page.locator("[data-alike-differ] li").first().waitFor();
       page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
       shoot(page, "alike");
-      page.navigate("/collections/1");
-      page.locator("[data-pack]").click();
-      page.locator("a[download]").first().waitFor();
-      shoot(page, "collection");
+      collection(page);
       page.navigate("/photos/6");
       new Workplace(page).settle();
       page.locator(".region-list button", new Page.LocatorOptions().setHasText("skin")).click();
@@ -172,6 +170,31 @@ class Screenshots {
         }""");
     shoot(page, "fitting-pins");
     page.locator("[data-look=pins]").click();
+  }
+
+  /** Packed once, and changed since. */
+  private void collection(Page page) {
+    page.navigate("/collections/1");
+    page.locator("[data-collection][data-ready]").waitFor();
+    page.locator("[data-pack]").click();
+    page.getByText("Packed “").or(page.locator("#pack-all-the-same .primary")).first().waitFor();
+    if (page.locator("#pack-all-the-same .primary").isVisible()) {
+      page.locator("#pack-all-the-same .primary").click();
+    }
+    page.locator("a[download]").first().waitFor();
+    page.navigate("/bench/7?photo=3");
+    new Workplace(page).settle();
+    new Workplace(page).dragHem("Honey lights", 0.4);
+    page.navigate("/collections/1");
+    page.waitForFunction(
+        "() => /ΔE \\d/.test(document.querySelector('[data-since] .since-by')?.textContent)");
+    page.locator("[data-checks] .is-well").first().waitFor();
+    page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    shoot(page, "collection");
+    page.navigate("/bench/7?photo=3");
+    new Workplace(page).settle();
+    page.keyboard().press("Control+z");
+    page.waitForFunction("() => document.querySelector('[data-undo-button]').disabled");
   }
 
   private static void showsTheWeave(Page page, Workplace place) {
