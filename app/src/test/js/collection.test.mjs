@@ -47,6 +47,7 @@ test("kits are moved within what goes in, and those that are left out stand last
 test("each fault leads to where it is mended", () => {
   assert.equal(wayTo({ way: "build", kit: 1, effects: [7] }), "/bench/7");
   assert.equal(wayTo({ way: "compare", kit: 1, effects: [7, 8] }), "/proofs/1#view=alike");
+  assert.equal(wayTo({ way: "look", kit: 1, effects: [7], photo: 3 }), "/proofs/1#cell=7:3");
   assert.equal(wayTo({ way: "version", kit: 0, effects: [] }), "#version");
 });
 

@@ -9,7 +9,7 @@ const MOST = 12;
 const WORDS = { build: "open it", write: "write it", place: "say where", proof: "proof", look: "look", compare: "compare", update: "update", rename: "rename", version: "version", choose: "choose", leave: "leave it out", cover: "choose", licence: "write it" };
 
 /** Where a thing is mended; fields of this page are named by #. */
-export function wayTo({ way, kit, section, effects }) {
+export function wayTo({ way, kit, section, effects, photo }) {
   const [one] = effects;
   return {
     build: `/bench/${one}`,
@@ -18,7 +18,7 @@ export function wayTo({ way, kit, section, effects }) {
     rename: `/kits/${kit}`,
     update: `/kits/${kit}`,
     proof: `/proofs/${kit}`,
-    look: `/proofs/${kit}`,
+    look: `/proofs/${kit}#cell=${one}:${photo}`,
     compare: `/proofs/${kit}#view=alike`,
     version: "#version",
     licence: "#licence",

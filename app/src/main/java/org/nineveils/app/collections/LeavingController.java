@@ -58,7 +58,8 @@ class LeavingController {
         "way", f.reason().way(),
         "kit", f.kit(),
         "section", f.section(),
-        "effects", f.effects());
+        "effects", f.effects(),
+        "photo", f.photo());
   }
 
   /** What changes for those who have the release before; pictures come singly. */

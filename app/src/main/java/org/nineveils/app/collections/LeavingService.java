@@ -115,6 +115,7 @@ class LeavingService {
         EffectFacts.of(effect),
         proof.proofed(),
         proof.worst(),
+        proof.worstPhoto(),
         !effect.pictures().stream().allMatch(this::isReadable));
   }
 

@@ -59,6 +59,7 @@ public record Leaving(
    * An effect.
    *
    * @param worst what went farthest over or towards its limit, in words
+   * @param worstPhoto id of the photo where; 0 for none
    * @param broken whether a picture that it lays over photos cannot be read
    */
   public record Item(
@@ -67,6 +68,7 @@ public record Leaving(
       EffectFacts facts,
       Readiness.Proofed proofed,
       String worst,
+      long worstPhoto,
       boolean broken) {}
 
   /**
@@ -77,11 +79,27 @@ public record Leaving(
    * @param kit id of the kit that it is in; 0 for the whole
    * @param section id of the section that it is about; 0 for none
    * @param effects ids of those that it concerns; may be empty
+   * @param photo id of the photo on which it shows; 0 for none
    */
   public record Found(
-      Reason reason, String subject, String detail, long kit, long section, List<Long> effects) {
+      Reason reason,
+      String subject,
+      String detail,
+      long kit,
+      long section,
+      List<Long> effects,
+      long photo) {
     public Found {
       effects = List.copyOf(effects);
+    }
+
+    Found(
+        Reason reason, String subject, String detail, long kit, long section, List<Long> effects) {
+      this(reason, subject, detail, kit, section, effects, 0);
+    }
+
+    private Found on(long other) {
+      return new Found(reason, subject, detail, kit, section, effects, other);
     }
   }
 
@@ -210,9 +228,9 @@ public record Leaving(
       out.add(of(Reason.REGION, kit, item, ""));
     }
     if (item.proofed().over() > 0) {
-      out.add(of(Reason.OVER, kit, item, item.worst()));
+      out.add(of(Reason.OVER, kit, item, item.worst()).on(item.worstPhoto()));
     } else if (item.proofed().near() > 0) {
-      out.add(of(Reason.NEAR, kit, item, item.worst()));
+      out.add(of(Reason.NEAR, kit, item, item.worst()).on(item.worstPhoto()));
     }
     if (facts.isOlder()) {
       out.add(of(Reason.OLDER, kit, item, ""));

@@ -20,7 +20,7 @@ class LeavingTest {
   private static final Readiness.Proofed WELL = new Readiness.Proofed(3, 3, 0, 0, true);
 
   private static Item item(long id, String name, Effect effect, Readiness.Proofed proofed) {
-    return new Item(id, name, EffectFacts.of(effect), proofed, "Skin turned on Studio", false);
+    return new Item(id, name, EffectFacts.of(effect), proofed, "Skin turned on Studio", 6, false);
   }
 
   private static Item well(long id, String name) {
@@ -48,7 +48,7 @@ class LeavingTest {
     Item planned = item(1, "First frost", Effect.empty(), Readiness.Proofed.NEVER);
     Item promising = item(2, "Sun", new Effect(List.of(LIGHT), "Turn its dial.", 1), WELL);
     Item twice = well(3, "sun");
-    Item broken = new Item(4, "Paper", twice.facts(), WELL, "", true);
+    Item broken = new Item(4, "Paper", twice.facts(), WELL, "", 0, true);
     Leaving leaving =
         of(
             List.of(),
@@ -103,6 +103,7 @@ class LeavingTest {
             Reason.LICENCE);
     assertThat(leaving.found()).allMatch(f -> f.reason().level() == Reason.Level.LOOK);
     assertThat(leaving.found().get(4).detail()).isEqualTo("Skin turned on Studio");
+    assertThat(leaving.found().get(4).photo()).isEqualTo(6);
     assertThat(leaving.well())
         .containsExactly(
             "something goes in, no kit or section is empty",
