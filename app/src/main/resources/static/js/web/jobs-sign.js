@@ -1,4 +1,5 @@
 // The small sign in the header: what runs now, on every page.
+import { element } from "./element.js";
 import { howFar } from "./jobs.js";
 
 const LOOK_AGAIN_MS = 1500;
@@ -14,7 +15,9 @@ export function showJobs(sign) {
       sign.hidden = jobs.length === 0;
       if (jobs.length === 0) return;
       const { title } = jobs[0];
-      sign.textContent = jobs.length === 1 ? "1 job runs" : `${jobs.length} jobs run`;
+      const words = jobs.length === 1 ? " job runs" : " jobs run";
+      sign.replaceChildren(String(jobs.length), element("span", { textContent: words }));
+      sign.setAttribute("aria-label", jobs.length + words);
       sign.title = `${title}: ${howFar(jobs[0])}`;
       timer = setTimeout(look, LOOK_AGAIN_MS);
     } catch {

@@ -1,19 +1,48 @@
 package org.nineveils.app.proofs;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Shelf;
+import org.nineveils.release.Checksums;
 import org.springframework.stereotype.Service;
 
-/** Which effects of a kit can hardly be told apart, for other rooms. */
+/**
+ * Which effects of a kit can hardly be told apart, for other rooms. Kept for as long as its proofs
+ * are what they are: comparing 65 effects takes a second.
+ */
 @Service
 public class LookAlikes {
-  private final AlikeService alike;
+  /** Bytes of a pair, at a guess. */
+  private static final long EACH = 100;
 
-  LookAlikes(AlikeService alike) {
+  private final AlikeService alike;
+  private final Cells cells;
+  private final ReadingStore readings;
+  private final WantedStore wanted;
+  private final Shelf<String, List<List<Long>>> kept;
+
+  LookAlikes(
+      AlikeService alike, Cells cells, ReadingStore readings, WantedStore wanted, Budget budget) {
     this.alike = alike;
+    this.cells = cells;
+    this.readings = readings;
+    this.wanted = wanted;
+    this.kept = budget.shelf("look-alikes", pairs -> EACH * pairs.size());
   }
 
   /** Pairs by id, the nearest first, but for those that the maker wants both of. */
   public List<List<Long>> of(long kit) {
+    StringBuilder state = new StringBuilder();
+    state.append(kit).append(' ').append(readings.written()).append(wanted.all());
+    for (Cell c : cells.all(kit)) {
+      state.append(c.head().id()).append(' ').append(c.measured()).append(c.standing().tags());
+    }
+    byte[] bytes = state.toString().getBytes(StandardCharsets.UTF_8);
+    return kept.get(Checksums.sha256(bytes), () -> found(kit));
+  }
+
+  private List<List<Long>> found(long kit) {
     return ((List<?>) alike.map(kit, 0).get("pairs"))
         .stream()
             .map(p -> (List<?>) p)
