@@ -6,7 +6,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.concurrent.Callable;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
@@ -59,20 +58,24 @@ final class TablesCommand implements Callable<Integer> {
             : TestPhoto.in(photos).stream()
                 .map(p -> Scaling.toLongSide(p.plain().picture(), LONG_SIDE))
                 .toList();
-    TableSet set = new TableSet(TableFormat.ofId(format), compared);
+    TableSet set = new TableSet(TableFormat.ofId(format), compared, this::write);
     for (Release.KitPart kit : opened.kits()) {
       for (Release.SectionPart section : kit.sections()) {
-        section.effects().forEach(e -> set.add(kit.name(), e, opened.shelf()));
+        for (Release.EffectPart effect : section.effects()) {
+          set.add(kit.name(), effect, opened.shelf());
+        }
       }
     }
-    for (Map.Entry<String, byte[]> file : set.files().entrySet()) {
-      Path path = out.resolve(file.getKey());
-      Files.createDirectories(path.getParent());
-      Files.write(path, file.getValue());
-    }
+    set.finish();
     PrintWriter print = spec.commandLine().getOut();
     set.lines().forEach(line -> print.println(said(line)));
     return 0;
+  }
+
+  private void write(String path, byte[] file) throws IOException {
+    Path to = out.resolve(path);
+    Files.createDirectories(to.getParent());
+    Files.write(to, file);
   }
 
   private String said(TableSet.Line line) {

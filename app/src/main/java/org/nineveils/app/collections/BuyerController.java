@@ -44,7 +44,8 @@ class BuyerController {
     model.addAttribute("release", release);
     model.addAttribute("news", since.news(snapshot));
     model.addAttribute("cover", snapshot.cover() != null);
-    model.addAttribute("pictures", true);
+    model.addAttribute(
+        "pictures", snapshot.effects().values().stream().anyMatch(s -> s.photo() != null));
     model.addAttribute("signed", "");
     model.addAttribute("back", "/collections/" + id);
     return "desk/release";

@@ -12,7 +12,6 @@ import org.nineveils.kit.EffectFacts;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.leaving.Leaving;
 import org.nineveils.release.leaving.Reason;
-import org.nineveils.release.since.Change;
 import org.nineveils.release.since.NextVersion;
 import org.nineveils.release.since.Since;
 import org.nineveils.veil.Effect;
@@ -67,30 +66,29 @@ class LeavingService {
             .flatMap(k -> k.sections().stream())
             .flatMap(s -> s.effects().stream())
             .noneMatch(Leaving.Item::broken);
-    List<Change> changes = readable ? changes(snapshot) : List.of();
-    String version = snapshot.collection().version();
     return new Leaving(
         kits,
         pairs,
         readable && isTaken(snapshot),
-        tooLow(collection, version, changes),
+        readable ? tooLow(snapshot) : "",
         MEGABYTES_AN_EFFECT * snapshot.heads().size(),
         snapshot.cover() != null,
         !snapshot.collection().licence().isBlank());
   }
 
-  /** Since the version below this one. */
-  private List<Change> changes(Drafts.Snapshot snapshot) {
+  /**
+   * The version that the changes since the highest one ask for, where the present one is lower;
+   * empty where it is high enough, or the highest one itself.
+   */
+  private String tooLow(Drafts.Snapshot snapshot) {
+    String version = snapshot.collection().version();
     return packed
-        .before(snapshot.collection().id(), snapshot.collection().version())
-        .map(last -> Since.between(packed.release(last), drafts.plain(snapshot)))
-        .orElse(List.of());
-  }
-
-  private String tooLow(long collection, String version, List<Change> changes) {
-    return packed
-        .before(collection, version)
-        .map(last -> NextVersion.after(last.version(), changes))
+        .last(snapshot.collection().id())
+        .filter(last -> !last.version().equals(version))
+        .map(
+            last ->
+                NextVersion.after(
+                    last.version(), Since.between(packed.release(last), drafts.plain(snapshot))))
         .filter(least -> !NextVersion.isAtLeast(version, least))
         .orElse("");
   }

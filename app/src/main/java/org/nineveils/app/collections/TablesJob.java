@@ -3,7 +3,6 @@ package org.nineveils.app.collections;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +18,7 @@ import org.nineveils.app.photos.Tags;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
 import org.nineveils.picture.Picture;
+import org.nineveils.picture.Shelf;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.region.PhotoTags;
 import org.nineveils.release.Release;
@@ -92,23 +92,40 @@ class TablesJob implements JobKind {
         section.effects().forEach(e -> all.add(new Placed(kit.name(), e)));
       }
     }
-    TableSet set = new TableSet(format, wall());
+    String file = "tables.zip";
+    TableSet set = null;
+    try (OutputStream out = Files.newOutputStream(run.folder().resolve(file));
+        ZipOutputStream zip = new ZipOutputStream(out)) {
+      set = new TableSet(format, wall(), (path, bytes) -> put(zip, path, bytes));
+      made(run, all, set, format, release.shelf());
+    }
+    if (run.isStopped()) {
+      Files.delete(run.folder().resolve(file));
+      run.said("No tables were made.");
+      return;
+    }
+    run.result(
+        file, "%s-%s-%s.zip".formatted(Names.slug(release.name()), release.version(), format.id()));
+    run.said(said(set));
+  }
+
+  private static void made(
+      JobRun run, List<Placed> all, TableSet set, TableFormat format, Shelf shelf)
+      throws IOException {
     run.total(all.size(), 0);
     run.each(
         all,
         false,
         placed -> placed.part().name(),
         placed -> (long) format.side() * format.side() * format.side(),
-        placed -> set.add(placed.kit(), placed.part(), release.shelf()));
-    if (run.isStopped()) {
-      run.said("No tables were made.");
-      return;
-    }
-    String file = "tables.zip";
-    zip(set, run.folder().resolve(file));
-    run.result(
-        file, "%s-%s-%s.zip".formatted(Names.slug(release.name()), release.version(), format.id()));
-    run.said(said(set));
+        placed -> set.add(placed.kit(), placed.part(), shelf));
+    set.finish();
+  }
+
+  private static void put(ZipOutputStream zip, String path, byte[] bytes) throws IOException {
+    zip.putNextEntry(new ZipEntry(path));
+    zip.write(bytes);
+    zip.closeEntry();
   }
 
   /** The photos of the wall but for charts. */
@@ -118,17 +135,6 @@ class TablesJob implements JobKind {
         .filter(p -> !tagged.getOrDefault(p.id(), List.of()).contains(PhotoTags.CHART))
         .map(p -> photos.once(p, LONG_SIDE))
         .toList();
-  }
-
-  private static void zip(TableSet set, Path to) throws IOException {
-    try (OutputStream out = Files.newOutputStream(to);
-        ZipOutputStream zip = new ZipOutputStream(out)) {
-      for (Map.Entry<String, byte[]> file : set.files().entrySet()) {
-        zip.putNextEntry(new ZipEntry(file.getKey()));
-        zip.write(file.getValue());
-        zip.closeEntry();
-      }
-    }
   }
 
   /** How they travel and how well, in a sentence. */

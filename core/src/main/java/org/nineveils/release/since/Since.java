@@ -20,28 +20,30 @@ public final class Since {
   private Since() {}
 
   /** An effect where it hangs. */
-  private record Placed(Release.KitPart kit, Release.SectionPart section, Release.EffectPart part) {
+  private record Placed(
+      String kit, Release.KitPart in, Release.SectionPart section, Release.EffectPart part) {
     String where() {
-      return "%s, %s".formatted(kit.name(), section.name());
+      return "%s, %s".formatted(in.name(), section.name());
     }
 
     String key() {
-      return Names.key(kit.name()) + "\n" + Names.key(part.name());
+      return kit + "\n" + Names.key(part.name());
     }
   }
 
   /**
-   * All that differs. Effects are the same where kit and name are; of those that are left, one with
-   * equal veils in the same kit was renamed.
+   * All that differs. Effects are the same where kit and name are, also where the kit got another
+   * name; of those that are left, one with equal veils in the same kit was renamed.
    *
    * @return in the order of the present release, what is gone last; empty where nothing differs
    */
   public static List<Change> between(Release old, Release now) {
-    Map<String, Placed> before = placed(old);
-    Map<String, Placed> after = placed(now);
+    Map<String, Release.KitPart> kits = RenamedKits.of(old, now);
+    Map<String, Placed> before = placed(old, Map.of());
+    Map<String, Placed> after = placed(now, kits);
     Map<String, Placed> left = new LinkedHashMap<>(before);
     left.keySet().removeAll(after.keySet());
-    List<Change> out = new ArrayList<>(whole(old, now));
+    List<Change> out = new ArrayList<>(whole(old, now, kits));
     after.forEach(
         (key, own) -> {
           Placed was = before.get(key);
@@ -60,12 +62,13 @@ public final class Since {
     return out;
   }
 
-  private static Map<String, Placed> placed(Release release) {
+  private static Map<String, Placed> placed(Release release, Map<String, Release.KitPart> renamed) {
     Map<String, Placed> out = new LinkedHashMap<>();
     for (Release.KitPart kit : release.kits()) {
+      String called = Names.key(renamed.getOrDefault(kit.name(), kit).name());
       for (Release.SectionPart section : kit.sections()) {
         for (Release.EffectPart part : section.effects()) {
-          Placed placed = new Placed(kit, section, part);
+          Placed placed = new Placed(called, kit, section, part);
           out.put(placed.key(), placed);
         }
       }
@@ -75,7 +78,7 @@ public final class Since {
 
   private static Optional<Placed> renamed(Placed own, Collection<Placed> left) {
     return left.stream()
-        .filter(p -> p.kit().name().equals(own.kit().name()))
+        .filter(p -> p.kit().equals(own.kit()))
         .filter(p -> looksAlike(p.part().effect(), own.part().effect()))
         .findFirst();
   }
@@ -90,7 +93,7 @@ public final class Since {
   }
 
   /** What concerns no effect: words, licence, maker, rules of sections. */
-  private static List<Change> whole(Release old, Release now) {
+  private static List<Change> whole(Release old, Release now, Map<String, Release.KitPart> kits) {
     List<String> words = new ArrayList<>();
     if (!old.name().equals(now.name())) {
       words.add("it was called “%s”".formatted(old.name()));
@@ -101,6 +104,7 @@ public final class Since {
     if (!old.licence().equals(now.licence())) {
       words.add("the licence reads “%s”".formatted(now.licence()));
     }
+    kits.forEach((name, was) -> words.add("kit “%s” was called “%s”".formatted(name, was.name())));
     words.addAll(rules(old, now));
     return words.isEmpty()
         ? List.of()

@@ -1,11 +1,10 @@
 package org.nineveils.release.table;
 
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import org.nineveils.kit.Names;
 import org.nineveils.picture.Picture;
@@ -19,17 +18,27 @@ public final class TableSet {
 
   private final TableFormat format;
   private final List<Picture> photos;
-  private final Map<String, byte[]> files = new LinkedHashMap<>();
+  private final Sink sink;
   private final List<Line> lines = new ArrayList<>();
 
   /**
    * An empty set.
    *
    * @param photos that tables are measured on, at the size at which they are compared
+   * @param sink is given each file as soon as it is made: a large table takes some megabytes, and
+   *     there may be a thousand
    */
-  public TableSet(TableFormat format, List<Picture> photos) {
+  public TableSet(TableFormat format, List<Picture> photos, Sink sink) {
     this.format = format;
     this.photos = List.copyOf(photos);
+    this.sink = sink;
+  }
+
+  /** Where files go. */
+  @FunctionalInterface
+  public interface Sink {
+    /** Takes a file; its path has forward slashes. */
+    void put(String path, byte[] file) throws IOException;
   }
 
   /**
@@ -41,24 +50,36 @@ public final class TableSet {
   public record Line(String kit, String name, Travel travel, String file, Fit fit) {}
 
   /** Takes in an effect. */
-  public void add(String kit, Release.EffectPart part, Shelf shelf) {
+  public void add(String kit, Release.EffectPart part, Shelf shelf) throws IOException {
     Travel travel = Travel.of(part.effect());
     Optional<byte[]> bytes = format.write(part.effect(), part.name(), shelf);
-    String path = "%s/%s.%s".formatted(Names.slug(kit), Names.slug(part.name()), format.ending());
-    bytes.ifPresent(b -> files.put(path, b));
-    Fit fit = bytes.isEmpty() ? null : Fit.of(part.effect(), format, photos, shelf);
-    lines.add(new Line(kit, part.name(), travel, bytes.isEmpty() ? "" : path, fit));
+    String path = "";
+    Fit fit = null;
+    if (bytes.isPresent()) {
+      path = "%s/%s.%s".formatted(Names.slug(kit), free(kit, part.name()), format.ending());
+      sink.put(path, bytes.get());
+      fit = Fit.of(part.effect(), format, photos, shelf);
+    }
+    lines.add(new Line(kit, part.name(), travel, path, fit));
+  }
+
+  /** A file name that no other effect of the kit has: names may differ in signs alone. */
+  private String free(String kit, String name) {
+    String slug = Names.slug(name);
+    long same =
+        lines.stream()
+            .filter(l -> l.kit().equals(kit) && Names.slug(l.name()).equals(slug))
+            .count();
+    return same == 0 ? slug : slug + "-" + (same + 1);
   }
 
   public List<Line> lines() {
     return List.copyOf(lines);
   }
 
-  /** All files by path, the list last. */
-  public Map<String, byte[]> files() {
-    Map<String, byte[]> all = new LinkedHashMap<>(files);
-    all.put(LIST, list().getBytes(StandardCharsets.UTF_8));
-    return all;
+  /** Puts the list behind the tables. */
+  public void finish() throws IOException {
+    sink.put(LIST, list().getBytes(StandardCharsets.UTF_8));
   }
 
   /** As CSV (RFC 4180). */

@@ -85,6 +85,29 @@ class SinceTest {
         .contains("section Willow, Looks: one at a time instead of stack freely");
   }
 
+  /** A kit is the one that it was by what it shares, not by its name. */
+  @Test
+  void aKitThatWasRenamedHasTheEffectsThatItHad() {
+    Release old = release("", part("Bright", BRIGHT), part("Other", BRIGHT.startingAt(0.5)));
+    var section = old.kits().get(0).sections();
+    var cradle = new Release.KitPart("Cradle", "", section);
+    Release now = new Release("First", "1.0", "Q", "One line.", "", List.of(cradle), Map.of());
+    assertThat(said(old, now)).containsExactly("The collection: kit “Cradle” was called “Willow”.");
+    Effect dark = new Effect(List.of(Pictures.veil("light", Map.of("exposure", -1))), "", 1);
+    var other =
+        new Release.SectionPart(1, "Looks", StackingRule.STACK_FREELY, List.of(part("Dark", dark)));
+    Release another =
+        new Release(
+            "First",
+            "1.0",
+            "Q",
+            "One line.",
+            "",
+            List.of(new Release.KitPart("Cradle", "", List.of(other))),
+            Map.of());
+    assertThat(said(old, another)).hasSize(3).anyMatch(s -> s.contains("“Dark” is new"));
+  }
+
   @Test
   void whatIsNewAndWhatIsGoneIsNamedWithItsPlace() {
     Effect dark = new Effect(List.of(Pictures.veil("light", Map.of("exposure", -1))), "", 1);

@@ -217,7 +217,7 @@ class TablesTest {
             ((Element) root.getElementsByTagName(part).item(0))
                 .getElementsByTagName("Array")
                 .item(0);
-    String[] words = array.getTextContent().strip().split("\\s+");
+    String[] words = array.getTextContent().strip().split("\\s+", -1);
     float[] out = new float[words.length];
     for (int i = 0; i < words.length; i++) {
       out[i] = Float.parseFloat(words[i]);
@@ -233,16 +233,18 @@ class TablesTest {
 
   @Test
   void theListSaysOfEachEffectHowItTravels() throws IOException {
-    TableSet set = new TableSet(TableFormat.CUBE_17, List.of(photo("portrait-light-skin-studio")));
+    Map<String, byte[]> made = new java.util.LinkedHashMap<>();
+    List<Picture> photos = List.of(photo("portrait-light-skin-studio"));
+    TableSet set = new TableSet(TableFormat.CUBE_17, photos, made::put);
     for (String name : List.of("Clean larch", "Eyes awake")) {
       set.add(
           "Larch Studio",
           new Release.EffectPart(name, "", demo(name), new byte[0], new byte[0]),
           Shelf.EMPTY);
     }
-    assertThat(set.files().keySet())
-        .containsExactly("larch-studio/clean-larch.cube", TableSet.LIST);
-    List<String> list = text(set.files().get(TableSet.LIST)).lines().toList();
+    set.finish();
+    assertThat(made.keySet()).containsExactly("larch-studio/clean-larch.cube", TableSet.LIST);
+    List<String> list = text(made.get(TableSet.LIST)).lines().toList();
     assertThat(list.get(1))
         .matches(
             "\"Larch Studio\",\"Clean larch\",whole,\"larch-studio/clean-larch.cube\",0\\.\\d\\d,\\d\\.\\d\\d,\"\"");
