@@ -1,6 +1,6 @@
 import { test, mock } from "node:test";
 import assert from "node:assert/strict";
-import { Loader } from "../../main/resources/static/js/stage/loader.js";
+import { GaveWay, Loader } from "../../main/resources/static/js/stage/loader.js";
 
 const turn = () => new Promise((done) => setImmediate(done));
 const fault = (status) => Object.assign(new Error("no"), { status });
@@ -73,4 +73,23 @@ test("what is refused for good is not asked for again, and stays told apart from
   mock.timers.reset();
   assert.equal(loader.behind, true);
   assert.deepEqual(answers, ["never"]);
+});
+
+test("a picture that gave way to a request that came late is asked for again, but not for ever", async () => {
+  const shown = [];
+  let asked = 0;
+  const late = new Loader(async () => {
+    asked += 1;
+    if (asked < 3) throw new GaveWay();
+    return "there";
+  }, (picture) => shown.push(picture));
+  await late.ask();
+  assert.deepEqual([shown, asked, late.busy, late.behind], [["there"], 3, false, false]);
+  let tries = 0;
+  const never = new Loader(async () => {
+    tries += 1;
+    throw new GaveWay();
+  }, () => assert.fail("nothing was to be shown"));
+  await never.ask();
+  assert.deepEqual([tries, never.busy], [6, false]);
 });

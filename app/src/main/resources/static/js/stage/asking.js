@@ -2,7 +2,7 @@
 // one comes first; while the hand moves, a slow one comes coarser; at rest the exact one follows.
 import { fetchBytes } from "../web/http.js";
 import { newName } from "../web/names.js";
-import { Loader } from "./loader.js";
+import { GaveWay, Loader } from "./loader.js";
 import { coarseness } from "./pace.js";
 import { Shot } from "./shot.js";
 
@@ -70,8 +70,13 @@ export class Asking {
   }
 
   /** A promise of what a pane is to show: the part that is new, or all of it. */
-  fetchFor(pane, body, view, signal) {
-    return this.#fetch(pane, body, view, signal, pane.shot);
+  async fetchFor(pane, body, view, signal) {
+    try {
+      return await this.#fetch(pane, body, view, signal, pane.shot);
+    } catch (fault) {
+      if (fault instanceof GaveWay) return null;
+      throw fault;
+    }
   }
 
   get #fineness() {
@@ -90,7 +95,7 @@ export class Asking {
     const begun = performance.now();
     const fineness = this.#fineness;
     const { finished, source } = this.stage;
-    const shot = await this.fetchFor(finished, source.body(), `finished${fineness}`, signal);
+    const shot = await this.#fetch(finished, source.body(), `finished${fineness}`, signal, finished.shot);
     if (shot && fineness === "") this.#pace = performance.now() - begun;
     return shot;
   }
@@ -105,7 +110,8 @@ export class Asking {
     const have = before?.photo === photo && before.view === view ? before.head.turn : undefined;
     const asked = { ...body, ...wanted, view: `${this.name}-${view}`, have };
     const bytes = await fetchBytes(source.address, asked, signal);
-    return bytes && photo === source.photo() ? Shot.of(bytes, photo, view, before) : null;
+    if (!bytes) throw new GaveWay();
+    return photo === source.photo() ? Shot.of(bytes, photo, view, before) : null;
   }
 
   async #loadPlain(signal) {

@@ -5,6 +5,11 @@
 const RETRY_MS = [1000, 2000, 4000, 8000];
 /** No answer, too busy: it can be had later. */
 const LATER = [0, 503];
+/** Times that a picture is asked for again at once where another request took its place. */
+const AGAIN_AT_ONCE = 5;
+
+/** A request gave way to one that came later, though nothing newer is wanted here: one given up came late. */
+export class GaveWay extends Error {}
 
 export class Loader {
   /** Whether what is shown is older than what was asked for, since that could not be had. */
@@ -13,6 +18,7 @@ export class Loader {
   #busy = false;
   #again = false;
   #tries = 0;
+  #gaveWay = 0;
   #timer = 0;
   #onTheWay = null;
 
@@ -43,8 +49,11 @@ export class Loader {
       try {
         const picture = await this.load(signal);
         if (!signal.aborted) this.#take(picture);
+        this.#gaveWay = 0;
       } catch (fault) {
-        if (!signal.aborted) this.#failed(fault);
+        if (signal.aborted) continue;
+        if (!(fault instanceof GaveWay)) this.#failed(fault);
+        else if (++this.#gaveWay <= AGAIN_AT_ONCE) this.#again = true;
       }
     } while (this.#again);
     this.#busy = false;

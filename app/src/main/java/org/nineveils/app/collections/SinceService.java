@@ -5,8 +5,11 @@ import java.util.Optional;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.ShownOn;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Shelf;
 import org.nineveils.app.proofs.ProofLooks;
 import org.nineveils.app.render.Thumbnails;
+import org.nineveils.app.undo.Journal;
 import org.nineveils.release.Release;
 import org.nineveils.release.since.Change;
 import org.nineveils.release.since.NextVersion;
@@ -16,23 +19,32 @@ import org.springframework.stereotype.Service;
 /** What a collection changes for those who have the release before. */
 @Service
 class SinceService {
+  /** Bytes of a change with its two effects, at a guess. */
+  private static final long A_CHANGE = 60_000;
+
   private final Drafts drafts;
   private final PackedReleases packed;
   private final ProofLooks looks;
   private final ShownOn shown;
   private final EffectService effects;
+  private final Journal journal;
+  private final Shelf<String, Optional<Told>> kept;
 
   SinceService(
       Drafts drafts,
       PackedReleases packed,
       ProofLooks looks,
       ShownOn shown,
-      EffectService effects) {
+      EffectService effects,
+      Journal journal,
+      Budget budget) {
     this.drafts = drafts;
     this.packed = packed;
     this.looks = looks;
     this.shown = shown;
     this.effects = effects;
+    this.journal = journal;
+    this.kept = budget.shelf("what collections change", SinceService::weight);
   }
 
   /**
@@ -43,10 +55,15 @@ class SinceService {
    */
   record Told(String last, String least, List<Change> changes) {}
 
-  /** Since the highest version that was packed; empty where none was. */
+  /**
+   * Since the highest version that was packed; empty where none was. Kept until something is edited
+   * or packed: a page asks for each picture on its own.
+   */
   Optional<Told> told(long collection) {
-    Drafts.Snapshot snapshot = drafts.snapshot(collection);
-    return packed.last(collection).map(last -> told(last, snapshot));
+    String state =
+        "%d at %d of %d".formatted(collection, journal.place(), packed.of(collection).size());
+    return kept.get(
+        state, () -> packed.last(collection).map(last -> told(last, drafts.snapshot(collection))));
   }
 
   private Told told(CollectionRows.Packed last, Drafts.Snapshot snapshot) {
@@ -72,6 +89,10 @@ class SinceService {
                 new Release.News(
                     told.last(), told.changes().stream().map(Change::sentence).toList()))
         .orElse(Release.News.NONE);
+  }
+
+  private static long weight(Optional<Told> told) {
+    return told.map(t -> A_CHANGE * t.changes().size()).orElse(0L);
   }
 
   private Change change(long collection, int number) {

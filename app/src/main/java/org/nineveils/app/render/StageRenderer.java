@@ -72,11 +72,13 @@ public class StageRenderer {
    * @throws org.nineveils.stack.Cancelled if the same view asked again meanwhile
    */
   public byte[] packet(Photo photo, StageRequest request, Stack stack) {
-    return precedence.stage(() -> rendered(photo, request, stack));
+    // Counted as it comes, not when its turn comes: one that waited is never newer than one that
+    // came after.
+    Cancel cancel = views.newest(request.view());
+    return precedence.stage(() -> rendered(photo, request, stack, cancel));
   }
 
-  private byte[] rendered(Photo photo, StageRequest request, Stack stack) {
-    Cancel cancel = views.newest(request.view());
+  private byte[] rendered(Photo photo, StageRequest request, Stack stack, Cancel cancel) {
     Picture source = source(photo, request);
     boolean preview = source.longSide() < Math.max(photo.width(), photo.height());
     Manner manner = new Manner(coverage, preparations, shelf, cancel, preview);

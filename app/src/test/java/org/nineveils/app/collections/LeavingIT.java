@@ -112,10 +112,12 @@ class LeavingIT {
 
       // as a buyer
       page.getByText("See it as a buyer").click();
+      page.locator(".as-buyer").waitFor();
       assertThat(page.locator(".effect").count()).isEqualTo(13);
       page.waitForFunction(
           "() => [...document.querySelectorAll('.effect img')].slice(0, 2).every(i => i.naturalWidth > 300)");
       page.getByText("Back to the collection").click();
+      page.waitForURL("**" + go);
 
       pack(page);
       Release one = fetched(page, "1.0");
