@@ -1,10 +1,7 @@
 package org.nineveils.app.collections;
 
-import java.util.Optional;
 import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.fault.NotFound;
-import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.release.Release;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -18,21 +15,23 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** A collection as it would open at the desk, from the state as it would be packed now. */
 @Controller
 class BuyerController {
-  private static final int LONG_SIDE = 640;
-  private static final int COVER_LONG_SIDE = 1200;
-  private static final float QUALITY = 0.88f;
-
   private final CollectionService collections;
   private final Drafts drafts;
   private final SinceService since;
   private final BenchService bench;
+  private final Previews previews;
 
   BuyerController(
-      CollectionService collections, Drafts drafts, SinceService since, BenchService bench) {
+      CollectionService collections,
+      Drafts drafts,
+      SinceService since,
+      BenchService bench,
+      Previews previews) {
     this.collections = collections;
     this.drafts = drafts;
     this.since = since;
     this.bench = bench;
+    this.previews = previews;
   }
 
   /** The very page of the desk. */
@@ -58,7 +57,7 @@ class BuyerController {
       @RequestParam("effect") long effect,
       @RequestParam("after") boolean after) {
     collections.get(id);
-    return picture(bench.beforeAndAfter(bench.shown(effect), LONG_SIDE), after);
+    return picture(previews.of(bench.shown(effect)), after);
   }
 
   /**
@@ -74,14 +73,17 @@ class BuyerController {
     CollectionRows.Collection c = collections.get(id);
     BenchService.Shown shown =
         bench.shown(wears == 0 ? c.coverEffect() : wears, photo == 0 ? c.coverPhoto() : photo);
-    return picture(bench.beforeAndAfter(shown, COVER_LONG_SIDE), after);
+    return picture(previews.cover(shown), after);
   }
 
-  private static ResponseEntity<byte[]> picture(Optional<Picture[]> both, boolean after) {
-    Picture[] two = both.orElseThrow(() -> new NotFound("There is no photo on the test wall yet."));
+  private static ResponseEntity<byte[]> picture(byte[][] both, boolean after) {
+    byte[] jpeg = both[after ? 1 : 0];
+    if (jpeg.length == 0) {
+      throw new NotFound("There is no photo on the test wall yet.");
+    }
     return ResponseEntity.ok()
         .contentType(MediaType.IMAGE_JPEG)
         .cacheControl(CacheControl.noCache())
-        .body(PictureWriter.jpeg(two[after ? 1 : 0], QUALITY));
+        .body(jpeg);
   }
 }

@@ -30,12 +30,6 @@ public record CollectionDoc(
     withoutEffects = List.copyOf(withoutEffects);
   }
 
-  /** One of whole kits. */
-  public static CollectionDoc whole(
-      String name, String version, String licence, String notes, List<Long> kits) {
-    return new CollectionDoc(name, version, licence, notes, kits, List.of(), List.of(), 0, 0);
-  }
-
   static CollectionDoc parse(Fields f) {
     f.only(
         "name",

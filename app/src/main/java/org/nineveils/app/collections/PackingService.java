@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.data.Blobs;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.jobs.Job;
@@ -20,8 +19,6 @@ import org.nineveils.app.maker.KeyFile;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
-import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseReader;
@@ -37,16 +34,12 @@ import org.springframework.stereotype.Service;
 @Service
 class PackingService implements JobKind {
   private static final String ID = "packing";
-  private static final int PREVIEW_LONG_SIDE = 640;
-  private static final int COVER_LONG_SIDE = 1200;
-  private static final float QUALITY = 0.88f;
-  private static final byte[] NONE = {};
 
   private final CollectionService collections;
   private final CollectionStore store;
   private final Drafts drafts;
   private final SinceService since;
-  private final BenchService bench;
+  private final Previews previews;
   private final KeyFile key;
   private final Blobs blobs;
   private final Journal journal;
@@ -58,7 +51,7 @@ class PackingService implements JobKind {
       CollectionStore store,
       Drafts drafts,
       SinceService since,
-      BenchService bench,
+      Previews previews,
       KeyFile key,
       Blobs blobs,
       Journal journal,
@@ -68,7 +61,7 @@ class PackingService implements JobKind {
     this.store = store;
     this.drafts = drafts;
     this.since = since;
-    this.bench = bench;
+    this.previews = previews;
     this.key = key;
     this.blobs = blobs;
     this.journal = journal;
@@ -103,37 +96,25 @@ class PackingService implements JobKind {
     Drafts.Snapshot snapshot = drafts.snapshot(run.request().whole("collection"));
     List<Rows.Head> heads = snapshot.heads();
     run.total(heads.size(), 0);
-    Map<Long, byte[][]> previews = new ConcurrentHashMap<>();
+    Map<Long, byte[][]> made = new ConcurrentHashMap<>();
     run.each(
         heads,
         true,
         Rows.Head::name,
-        head -> (long) PREVIEW_LONG_SIDE * PREVIEW_LONG_SIDE,
-        head ->
-            previews.put(head.id(), both(snapshot.effects().get(head.id()), PREVIEW_LONG_SIDE)));
+        head -> (long) Previews.LONG_SIDE * Previews.LONG_SIDE,
+        head -> made.put(head.id(), previews.of(snapshot.effects().get(head.id()))));
     if (run.isStopped()) {
       run.said("Nothing was packed.");
       return;
     }
-    if (previews.size() < heads.size()) {
+    if (made.size() < heads.size()) {
       throw new Refusal("Nothing was packed: a picture could not be made. Mend that, then pack.");
     }
-    byte[][] cover =
-        snapshot.cover() == null
-            ? new byte[][] {NONE, NONE}
-            : both(snapshot.cover(), COVER_LONG_SIDE);
+    byte[][] cover = previews.cover(snapshot.cover());
     Release release =
         drafts.release(
-            snapshot, previews::get, new Release.Cover(cover[0], cover[1]), since.news(snapshot));
+            snapshot, made::get, new Release.Cover(cover[0], cover[1]), since.news(snapshot));
     run.said(keep(snapshot.collection(), release));
-  }
-
-  private byte[][] both(BenchService.Shown shown, int longSide) {
-    Optional<Picture[]> both = bench.beforeAndAfter(shown, longSide);
-    return new byte[][] {
-      both.map(p -> PictureWriter.jpeg(p[0], QUALITY)).orElse(NONE),
-      both.map(p -> PictureWriter.jpeg(p[1], QUALITY)).orElse(NONE)
-    };
   }
 
   /**
