@@ -2,7 +2,7 @@ import assert from "node:assert/strict";
 import { test } from "node:test";
 import { wayTo } from "../../main/resources/static/js/collections/checks.js";
 import { countOf, goesIn, inOrder, kitWords, moveKit, tickEffect, tickKit, tickOf, tickSection } from "../../main/resources/static/js/collections/contents.js";
-import { sentenceOf, summary } from "../../main/resources/static/js/collections/since.js";
+import { summary } from "../../main/resources/static/js/collections/since.js";
 
 const section = (id, ...effects) => ({ id, name: `S${id}`, effects: effects.map((e) => ({ id: e })) });
 const willow = { id: 1, name: "Willow", sections: [section(11, 101, 102), section(12, 103)] };
@@ -54,5 +54,4 @@ test("each fault leads to where it is mended", () => {
 test("what changed is counted and told in words", () => {
   const changes = [{ sort: "look" }, { sort: "look" }, { sort: "new" }, { sort: "same-look" }];
   assert.equal(summary(changes), "1 looks as before, 1 new, 2 look different");
-  assert.equal(sentenceOf({ name: "Milk", where: "Willow, Looks", words: [], word: "new" }), "Milk (Willow, Looks): new");
 });

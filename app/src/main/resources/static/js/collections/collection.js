@@ -11,7 +11,8 @@ import { Store } from "../web/store.js";
 import { Checks } from "./checks.js";
 import { tickSection } from "./contents.js";
 import { listenMaker } from "./maker.js";
-import { SinceList, sentenceOf } from "./since.js";
+import { SinceList, summary } from "./since.js";
+import { listenStall } from "./stall.js";
 import { Tree } from "./tree.js";
 
 const root = document.querySelector("[data-collection]");
@@ -57,7 +58,9 @@ function change(fn, label) {
 
 const tree = new Tree(root.querySelector("[data-tree-list]"), kits, change);
 const checks = new Checks(root.querySelector(".leaving-checks"), id, goTo);
-const since = new SinceList(root, id, (version) => change((c) => ({ ...c, version }), `version ${version}`));
+const since = new SinceList(root);
+const compared = root.querySelector("[data-compared]");
+const between = new SinceList(compared);
 
 /** Brings the field that mends something under the keys, or mends it. */
 function goTo(name) {
@@ -76,7 +79,15 @@ function leaveOut(kitId, sectionId) {
 
 function look() {
   checks.look();
-  since.look(store.doc.version).catch(sayFault);
+  since.look(`/collections/${id}/since`, ({ last }) => (last ? `Since ${last}` : "Since the last release"), saidSince).catch(sayFault);
+}
+
+function saidSince({ last, least, changes }) {
+  if (!last) return ["Nothing of it was packed yet."];
+  if (changes.length === 0) return ["Nothing has changed."];
+  const take = element("button", { type: "button", className: "button small", textContent: `Call it ${least}` });
+  take.addEventListener("click", () => change((c) => ({ ...c, version: least }), `version ${least}`));
+  return [`${summary(changes)}: at least `, element("b", { textContent: least }), ". ", ...(store.doc.version === least ? [] : [take])];
 }
 
 function fillEffects() {
@@ -146,9 +157,7 @@ root.querySelector("[data-compare]")?.addEventListener("submit", async (event) =
   event.preventDefault();
   const { one, two } = Object.fromEntries(new FormData(event.target));
   try {
-    const { changes } = await send("GET", `/api/collections/packed/${one}/${two}`);
-    const lines = changes.map((c) => element("li", { textContent: sentenceOf(c) }));
-    root.querySelector("[data-compared]").replaceChildren(...(lines.length > 0 ? lines : [element("li", { textContent: "They hold the same." })]));
+    await between.look(`/collections/packed/${one}/${two}`, () => "", ({ changes }) => [changes.length > 0 ? summary(changes) : "They hold the same."]);
   } catch (error) {
     sayFault(error);
   }
@@ -170,6 +179,7 @@ root.querySelector("[data-tables]").addEventListener("submit", async (event) => 
   }
 });
 listenMaker();
+listenStall(root.querySelector("[data-stall]"), id);
 show();
 look();
 root.dataset.ready = "";

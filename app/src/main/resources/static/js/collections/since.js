@@ -13,46 +13,50 @@ export function summary(changes) {
   return parts.join(", ");
 }
 
-export const sentenceOf = ({ name, where, words, word }) => [where ? `${name} (${where})` : name, words.join("; ") || word].join(": ");
+/** How many photos wear what changes; empty where nobody counted. */
+const worn = (n) => (n === undefined ? "" : n === 0 ? "" : n === 1 ? "one photo wears it" : `${n} photos wear it`);
 
 export class SinceList {
   #asked = 0;
 
-  /** @param use (version): takes the proposed one */
-  constructor(root, id, use) {
-    Object.assign(this, { root, id, use });
+  /**
+   * @param root holds [data-since-head], [data-since-said] and [data-since]
+   * @param pictures whether there is a photo to show changes on
+   */
+  constructor(root, { pictures = true } = {}) {
+    Object.assign(this, { root, pictures });
     this.find = (name) => root.querySelector(`[data-since${name}]`);
   }
 
-  async look(version) {
+  /**
+   * Shows what an address tells: last, changes, and each of them under its number.
+   * @param head (told) → heading, @param said (told) → what goes before the list
+   * @returns what was told; null where another was asked for meanwhile
+   */
+  async look(address, head, said) {
     const asked = ++this.#asked;
-    const { last, least, changes = [] } = await send("GET", `/api/collections/${this.id}/since`);
-    if (asked !== this.#asked) return;
-    this.find("-head").textContent = last ? `Since ${last}` : "Since the last release";
-    this.find("-said").replaceChildren(...this.#said(last, least, changes, version));
-    this.find("").replaceChildren(...changes.map((c, n) => this.#line(c, n, asked)));
+    const told = await send("GET", `/api${address}`);
+    if (asked !== this.#asked) return null;
+    const { changes = [] } = told;
+    this.find("-head").textContent = head(told);
+    this.find("-said").replaceChildren(...said({ ...told, changes }));
+    this.find("").replaceChildren(...changes.map((c, n) => this.#line(c, `${address}/${n}`, asked)));
+    return told;
   }
 
-  #said(last, least, changes, version) {
-    if (!last) return ["Nothing of it was packed yet."];
-    if (changes.length === 0) return ["Nothing has changed."];
-    const take = element("button", { type: "button", className: "button small", textContent: `Call it ${least}` });
-    take.addEventListener("click", () => this.use(least));
-    return [`${summary(changes)}: at least `, element("b", { textContent: least }), ". ", ...(version === least ? [] : [take])];
-  }
-
-  #line(change, n, asked) {
-    const picture = (side) => Object.assign(new Image(), { alt: side === "old" ? "Before" : "Now", loading: "lazy", src: `/collections/${this.id}/since/${n}/${side}?of=${asked}-${Date.now()}` });
-    const pictures = element("span", { className: "since-two" }, ...(change.old ? [picture("old")] : []), ...(change.now ? [picture("now")] : []));
+  #line(change, address, asked) {
+    const picture = (side) => Object.assign(new Image(), { alt: side === "old" ? "Before" : "Now", loading: "lazy", src: `${address}/${side}?of=${asked}-${Date.now()}` });
+    const shown = (side) => (this.pictures && change[side] ? [picture(side)] : []);
+    const pictures = element("span", { className: "since-two" }, ...shown("old"), ...shown("now"));
     const by = element("b", { className: "since-by", textContent: change.word });
-    if (change.sort === "look") {
+    if (change.sort === "look" && this.pictures) {
       by.textContent = "…";
-      send("GET", `/api/collections/${this.id}/since/${n}`).then(
+      send("GET", `/api${address}`).then(
         (moved) => (by.textContent = `ΔE ${moved.by.toFixed(1)}`),
         () => (by.textContent = change.word),
       );
     }
-    const words = element("span", { className: "since-words" }, element("b", { textContent: change.name }), element("small", { textContent: change.words.join("; ") || change.where }));
+    const words = element("span", { className: "since-words" }, element("b", { textContent: change.name }), element("small", { textContent: [change.words.join("; ") || change.where, worn(change.photos)].filter(Boolean).join(" · ") }));
     const line = element("li", {}, pictures, words, by);
     line.dataset.sort = change.sort;
     return line;

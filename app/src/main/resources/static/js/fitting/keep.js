@@ -1,4 +1,4 @@
-// Keeps what is worn as a new effect: which effects, veils and changes go in, under which name.
+// Keeps what is worn as a new effect, or hands it out under a code: which effects, veils and changes go in, under which name.
 import { send } from "../web/http.js";
 import { leaveTo } from "../web/leaving.js";
 import { say } from "../web/say.js";
@@ -6,6 +6,9 @@ import { effectOf } from "./together.js";
 import { veilState } from "./wearing.js";
 
 const SECTION = "nine-veils-keep-section";
+
+/** Choice by which it goes to the stall. */
+const CODE = "code";
 
 /**
  * @param dialog element
@@ -20,18 +23,21 @@ export function keeping(dialog, api, now) {
   const fault = dialog.querySelector(".fault");
   const told = dialog.querySelector("[data-keep-ask]");
   const button = dialog.querySelector("button.primary");
-  const { name, section, note, over } = form.elements;
-  for (const [key, label] of now.names) over.add(new Option(`in the place of “${label}”`, key));
+  const { name, section, note, over, photo } = form.elements;
+  const desk = dialog.dataset.desk === "true";
+  if (!desk) for (const [key, label] of now.names) over.add(new Option(`in the place of “${label}”`, key));
   for (const box of [over, parts]) box.addEventListener("change", () => ask("")); // what was told is no longer so
   section.addEventListener("change", () => localStorage.setItem(SECTION, section.value));
 
   /** Tells what would change, and lets the next press do it. */
   function ask(words) {
-    const replaces = over.value !== "";
+    const [out, replaces] = [over.value === CODE, over.value !== "" && over.value !== CODE];
     dialog.querySelector("[data-keep-new]").hidden = name.disabled = replaces;
+    dialog.querySelector("[data-keep-section]").hidden = out;
+    for (const part of ["code", "photo"]) dialog.querySelector(`[data-keep-${part}]`).hidden = !out;
     told.textContent = words;
     told.hidden = words === "";
-    button.textContent = words ? "Replace it" : "Keep it";
+    button.textContent = out ? "Hand it out" : words ? "Replace it" : "Keep it";
   }
 
   function part(worn) {
@@ -66,10 +72,12 @@ export function keeping(dialog, api, now) {
       veils: [...box.querySelectorAll("[data-veil]")].filter((v) => v.checked).map((v) => v.dataset.veil),
       asWorn: box.querySelector("[data-as-worn]").checked,
     }));
+    const called = { name: name.value.trim(), note: note.value, picks };
     const where = over.value ? { over: effectOf(over.value), sure: !told.hidden } : { name: name.value, section: Number(section.value) };
     try {
       await now.store.settled();
-      const answer = await send("POST", `${api}/keep`, { ...where, note: note.value, picks });
+      if (over.value === CODE) return handedOut(await send("POST", `${api}/hand-out`, { ...called, photo: photo.checked }));
+      const answer = await send("POST", `${api}/keep`, { ...called, ...where });
       if (answer.ask) return ask(answer.ask);
       dialog.close();
       await kept(answer, name.value.trim());
@@ -79,6 +87,11 @@ export function keeping(dialog, api, now) {
       fault.hidden = false;
     }
   });
+
+  function handedOut({ said, page, details }) {
+    dialog.close();
+    say([said, ...details].join(" "), { label: "See it at the stall", action: () => leaveTo(page) });
+  }
 
   /** What was kept is offered at once, if its kit is worn; what was replaced is worn as it is now. */
   async function kept(answer, called) {
@@ -92,7 +105,7 @@ export function keeping(dialog, api, now) {
   return () => {
     const { worn } = now.fitting();
     fault.hidden = true;
-    over.value = "";
+    over.value = desk ? CODE : "";
     ask("");
     const kept = localStorage.getItem(SECTION);
     if ([...section.options].some((o) => o.value === kept)) section.value = kept;

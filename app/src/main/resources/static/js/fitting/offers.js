@@ -1,6 +1,6 @@
 // What the kit offers, section by section: found by name, marked as favourites, shown on the photo
 // while pointed at, put on by a click, or a whole section at once.
-import { send } from "../web/http.js";
+import { favour } from "../web/favour.js";
 import { sayFault } from "../web/say.js";
 
 const TRY_AFTER_MS = 90;
@@ -32,6 +32,16 @@ export class Offers {
       this.only.setAttribute("aria-pressed", String(this.only.getAttribute("aria-pressed") !== "true"));
       this.#filter();
     });
+    this.#begin();
+  }
+
+  /** Brings the effect under the keys that the address names, as a page of the search does. */
+  #begin() {
+    const key = /^#effect=(.+)$/.exec(decodeURIComponent(location.hash))?.[1];
+    const piece = this.pieces.get(key);
+    if (!piece) return;
+    piece.scrollIntoView({ block: "center" });
+    piece.focus({ focusVisible: true });
   }
 
   /** Takes in an effect that was just kept: last of its section; or one that was replaced. */
@@ -50,7 +60,7 @@ export class Offers {
     const picture = button.querySelector("img");
     picture.dataset.small = small;
     picture.src = address;
-    Object.assign(star.dataset, { favour: effect });
+    Object.assign(star.dataset, { favour: `/api/effects/${effect}/favourite?` });
     star.setAttribute("aria-pressed", "false");
     star.setAttribute("aria-label", `Favourite: ${name}`);
     star.addEventListener("click", () => this.#favour(star));
@@ -95,14 +105,7 @@ export class Offers {
   }
 
   async #favour(star) {
-    const is = star.getAttribute("aria-pressed") !== "true";
-    star.setAttribute("aria-pressed", String(is));
-    try {
-      await send("PUT", `/api/effects/${star.dataset.favour}/favourite?is=${is}`);
-    } catch (error) {
-      star.setAttribute("aria-pressed", String(!is));
-      sayFault(error);
-    }
+    await favour(star);
     this.#filter();
   }
 

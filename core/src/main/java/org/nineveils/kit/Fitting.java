@@ -2,12 +2,14 @@ package org.nineveils.kit;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
@@ -225,6 +227,17 @@ public record Fitting(List<Worn> worn) {
                 })
             .filter(Objects::nonNull)
             .toList());
+  }
+
+  /**
+   * The same where effects go by other keys; of two that come to go by one, the first stays.
+   *
+   * @param key the new key of each
+   */
+  public Fitting keyed(UnaryOperator<String> key) {
+    Map<String, Worn> out = new LinkedHashMap<>();
+    worn.forEach(w -> out.putIfAbsent(key.apply(w.effect()), w.as(key.apply(w.effect()))));
+    return new Fitting(List.copyOf(out.values()));
   }
 
   private static Comparator<Offer> byPlace() {

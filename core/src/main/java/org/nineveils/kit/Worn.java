@@ -120,6 +120,11 @@ public record Worn(
     return new Worn(effect, opacity, lifted, changes, all, byBrush, masks);
   }
 
+  /** This by another key of its effect. */
+  Worn as(String key) {
+    return new Worn(key, opacity, lifted, changes, paint, byBrush, masks);
+  }
+
   /** This without any paint. */
   public Worn unpainted() {
     return withPaint(Map.of());

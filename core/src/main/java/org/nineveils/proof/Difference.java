@@ -1,11 +1,16 @@
 package org.nineveils.proof;
 
+import org.nineveils.colour.Ciede2000;
+import org.nineveils.colour.Lab;
 import org.nineveils.picture.Picture;
 
-/** Where two pictures differ, made strong enough to be seen. */
+/** Where two pictures differ, made strong enough to be seen, and by how much. */
 public final class Difference {
   /** How many times as strong. */
   public static final int TIMES = 8;
+
+  /** Every so many pixels are compared; odd, so that no column is left out. */
+  private static final int EVERY = 7;
 
   private Difference() {}
 
@@ -21,6 +26,23 @@ public final class Difference {
         apart(one.r(), two.r()),
         apart(one.g(), two.g()),
         apart(one.b(), two.b()));
+  }
+
+  /**
+   * Mean colour difference, ΔE00 (CIE 142; G. Sharma, W. Wu, E. Dalal, 2005), over every seventh
+   * pixel.
+   *
+   * @param two of the size of the first
+   */
+  public static double mean(Picture one, Picture two) {
+    double sum = 0;
+    int n = 0;
+    for (int i = 0; i < one.r().length; i += EVERY) {
+      Lab a = Lab.ofSrgb(one.r()[i], one.g()[i], one.b()[i]);
+      sum += Ciede2000.between(a, Lab.ofSrgb(two.r()[i], two.g()[i], two.b()[i]));
+      n++;
+    }
+    return sum / n;
   }
 
   private static float[] apart(float[] a, float[] b) {

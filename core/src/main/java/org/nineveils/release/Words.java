@@ -9,7 +9,8 @@ public enum Words {
   LICENCE("The licence", 200, false),
   NOTES("The notes", 4000, true),
   PURPOSE("What a kit is for", 200, false),
-  NEWS("A line of what is new", 500, false);
+  NEWS("A line of what is new", 500, false),
+  PRICE("The line of the price", 80, false);
 
   /** Most lines of what is new. */
   static final int MOST_NEWS = 400;

@@ -1,14 +1,12 @@
 package org.nineveils.app.collections;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.render.Answers;
 import org.nineveils.document.Json;
 import org.nineveils.release.leaving.Leaving;
 import org.nineveils.release.leaving.Reason;
-import org.nineveils.release.since.Change;
+import org.nineveils.release.since.ChangesJson;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -17,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.context.request.WebRequest;
 
 /** What is looked at before a collection leaves, what it changes, and packing it. */
 @RestController
@@ -76,19 +75,27 @@ class LeavingController {
   }
 
   private static Map<String, Object> told(SinceService.Told told) {
-    List<Object> changes = new ArrayList<>();
-    for (Change c : told.changes()) {
-      changes.add(
-          Json.object(
-              "sort", c.sort().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
-              "word", c.sort().word(),
-              "where", c.where(),
-              "name", c.name(),
-              "words", c.words(),
-              "old", c.old() != null && c.now() != null,
-              "now", c.now() != null));
-    }
-    return Json.object("last", told.last(), "least", told.least(), "changes", changes);
+    return Json.object(
+        "last", told.last(), "least", told.least(), "changes", ChangesJson.format(told.changes()));
+  }
+
+  /** How far a change between two packed releases moves the picture. */
+  @GetMapping("/api/collections/packed/{older}/{newer}/{number}")
+  Map<String, Object> movedBetween(
+      @PathVariable("older") long one,
+      @PathVariable("newer") long two,
+      @PathVariable("number") int number) {
+    return Map.of("by", since.moved(one, two, number));
+  }
+
+  @GetMapping("/collections/packed/{older}/{newer}/{number}/{side}")
+  ResponseEntity<byte[]> pictureBetween(
+      @PathVariable("older") long one,
+      @PathVariable("newer") long two,
+      @PathVariable("number") int number,
+      @PathVariable("side") String side,
+      WebRequest request) {
+    return Answers.jpeg(since.picture(one, two, number, side.equals("old")), request);
   }
 
   /** How far a change moves the picture. */

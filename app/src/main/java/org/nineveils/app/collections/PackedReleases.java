@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
 
 /** What was packed of collections: for ever, whatever becomes of them. */
 @Component
-class PackedReleases {
+public class PackedReleases {
   private static final int BYTES_AN_EFFECT = 40_000;
 
   private final CollectionStore store;
@@ -61,6 +61,23 @@ class PackedReleases {
 
   private static Comparator<CollectionRows.Packed> byVersion() {
     return (a, b) -> NextVersion.compare(a.version(), b.version());
+  }
+
+  /**
+   * What is handed out of it.
+   *
+   * @param collection that it was packed from
+   */
+  public record Handed(long collection, String name, String version, String sha) {}
+
+  /**
+   * A release as it is handed out.
+   *
+   * @throws NotFound with a sentence if there is none
+   */
+  public Handed handed(long id) {
+    CollectionRows.Packed one = get(id);
+    return new Handed(one.collectionId(), one.name(), one.version(), one.sha());
   }
 
   byte[] file(CollectionRows.Packed packed) {

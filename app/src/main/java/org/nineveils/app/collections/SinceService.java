@@ -7,7 +7,11 @@ import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.ShownOn;
 import org.nineveils.app.memory.Budget;
 import org.nineveils.app.memory.Shelf;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.app.photos.Side;
 import org.nineveils.app.proofs.ProofLooks;
+import org.nineveils.app.render.ChangeLooks;
 import org.nineveils.app.render.Thumbnails;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.release.Release;
@@ -26,6 +30,8 @@ class SinceService {
   private final PackedReleases packed;
   private final ProofLooks looks;
   private final ShownOn shown;
+  private final ChangeLooks changed;
+  private final PhotoService photos;
   private final EffectService effects;
   private final Journal journal;
   private final Shelf<String, Optional<Told>> kept;
@@ -35,6 +41,8 @@ class SinceService {
       PackedReleases packed,
       ProofLooks looks,
       ShownOn shown,
+      ChangeLooks changed,
+      PhotoService photos,
       EffectService effects,
       Journal journal,
       Budget budget) {
@@ -42,6 +50,8 @@ class SinceService {
     this.packed = packed;
     this.looks = looks;
     this.shown = shown;
+    this.changed = changed;
+    this.photos = photos;
     this.effects = effects;
     this.journal = journal;
     this.kept = budget.shelf("what collections change", SinceService::weight);
@@ -79,6 +89,28 @@ class SinceService {
     return new Told(one.version(), NextVersion.after(one.version(), changes), changes);
   }
 
+  private Change between(long older, long newer, int number) {
+    return numbered(between(older, newer).changes(), number);
+  }
+
+  /** The photo on which packed releases are compared: the first of the wall. */
+  private Photo wall() {
+    return photos.all(Side.WALL).stream()
+        .findFirst()
+        .orElseThrow(() -> new NotFound("There is no photo on the test wall yet."));
+  }
+
+  /** An effect of one of two packed releases, small. */
+  Thumbnails.Small picture(long older, long newer, int number, boolean old) {
+    String sha = packed.get(old ? older : newer).sha();
+    return changed.picture(wall(), between(older, newer, number), old, sha);
+  }
+
+  /** How far a change between two packed releases moves the picture, mean ΔE00. */
+  double moved(long older, long newer, int number) {
+    return changed.moved(wall(), between(older, newer, number));
+  }
+
   /** The news that go into a release: since the highest version below its own. */
   Release.News news(Drafts.Snapshot snapshot) {
     return packed
@@ -96,7 +128,10 @@ class SinceService {
   }
 
   private Change change(long collection, int number) {
-    List<Change> changes = told(collection).map(Told::changes).orElse(List.of());
+    return numbered(told(collection).map(Told::changes).orElse(List.of()), number);
+  }
+
+  private static Change numbered(List<Change> changes, int number) {
     if (number < 0 || number >= changes.size()) {
       throw new NotFound("This change is no longer one.");
     }

@@ -1,6 +1,7 @@
 package org.nineveils.app.desk;
 
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.photos.Photo;
@@ -19,6 +20,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.context.request.WebRequest;
@@ -28,18 +30,37 @@ import org.springframework.web.multipart.MultipartFile;
 @Controller
 class DeskController {
   private final DeskService desk;
+  private final Updates updates;
+  private final DeskSearch search;
   private final PhotoService photos;
   private final Journal journal;
 
-  DeskController(DeskService desk, PhotoService photos, Journal journal) {
+  DeskController(
+      DeskService desk, Updates updates, DeskSearch search, PhotoService photos, Journal journal) {
     this.desk = desk;
+    this.updates = updates;
+    this.search = search;
     this.photos = photos;
     this.journal = journal;
   }
 
+  /**
+   * A release in the list.
+   *
+   * @param newer what could take its place; null for nothing
+   * @param cover whether it has one
+   */
+  record Line(DeskRow row, Updates.Newer newer, boolean cover) {}
+
+  private Line line(DeskRow row) {
+    return new Line(row, updates.newer(row).orElse(null), desk.release(row).cover().isThere());
+  }
+
+  /** The desk; a page of the stall hands over the code that is to be fetched. */
   @GetMapping("/desk")
-  String all(Model model) {
-    model.addAttribute("releases", desk.all());
+  String all(@RequestParam(name = "code", defaultValue = "") String code, Model model) {
+    model.addAttribute("code", code);
+    model.addAttribute("releases", desk.all().stream().map(this::line).toList());
     model.addAttribute("photoList", Photo.list(photos.all(Side.DESK)));
     model.addAttribute("worn", desk.worn());
     model.addAttribute("undo", Undo.of(journal, PhotoService.scope(Side.DESK)));
@@ -63,6 +84,9 @@ class DeskController {
     model.addAttribute("cover", release.cover().isThere());
     model.addAttribute("pictures", false);
     model.addAttribute("signed", desk.signed(row));
+    model.addAttribute("newer", updates.newer(row).orElse(null));
+    model.addAttribute("before", updates.before(row));
+    model.addAttribute("at", row);
     model.addAttribute(
         "wear", photographed ? "/desk/fitting/of?wardrobe=release:" + id : "/desk#photos");
     model.addAttribute("wearWords", photographed ? "Wear it on a photo" : "Add a photo first");
@@ -107,7 +131,31 @@ class DeskController {
   @ResponseBody
   Map<String, Object> take(@RequestParam("file") MultipartFile file) throws IOException {
     String name = file.getOriginalFilename() == null ? "file" : file.getOriginalFilename();
-    return Map.of("go", "/desk/" + desk.take(name, file.getBytes()));
+    return Map.of("go", updates.way(desk.take(name, file.getBytes())));
+  }
+
+  /** Effects of all releases, found by words. */
+  @GetMapping("/desk/find")
+  String find(
+      @RequestParam(name = "q", defaultValue = "") String typed,
+      @RequestParam(name = "favourites", defaultValue = "false") boolean only,
+      Model model) {
+    model.addAttribute("typed", typed);
+    model.addAttribute("only", only);
+    model.addAttribute("found", typed.isBlank() && !only ? List.of() : search.find(typed, only));
+    model.addAttribute("asked", only || !typed.isBlank());
+    model.addAttribute("photographed", !photos.all(Side.DESK).isEmpty());
+    return "desk/find";
+  }
+
+  @PutMapping("/api/desk/{id}/favourite")
+  @ResponseBody
+  Map<String, Object> favour(
+      @PathVariable("id") long id,
+      @RequestParam("effect") String path,
+      @RequestParam("is") boolean is) {
+    desk.favour(id, path, is);
+    return Map.of("favourite", is);
   }
 
   @DeleteMapping("/api/desk/{id}")

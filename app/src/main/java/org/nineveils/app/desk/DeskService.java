@@ -3,6 +3,7 @@ package org.nineveils.app.desk;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.nineveils.app.data.Blobs;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.fitting.Wardrobe;
@@ -39,6 +40,7 @@ public class DeskService implements WardrobeSource {
   private final PhotoService photos;
   private final Thumbnails thumbnails;
   private final KnownKeys keys;
+  private final FavouriteStore favourites;
   private final Shelf<String, Release> open;
 
   DeskService(
@@ -48,6 +50,7 @@ public class DeskService implements WardrobeSource {
       PhotoService photos,
       Thumbnails thumbnails,
       KnownKeys keys,
+      FavouriteStore favourites,
       Budget budget) {
     this.store = store;
     this.blobs = blobs;
@@ -55,6 +58,7 @@ public class DeskService implements WardrobeSource {
     this.photos = photos;
     this.thumbnails = thumbnails;
     this.keys = keys;
+    this.favourites = favourites;
     this.open = budget.shelf("open releases", DeskService::bytes);
   }
 
@@ -73,6 +77,15 @@ public class DeskService implements WardrobeSource {
    * @throws org.nineveils.release.ReleaseException with a sentence if it is not
    */
   public long take(String fileName, byte[] bytes) {
+    return take(fileName, bytes, "");
+  }
+
+  /**
+   * The same of a file from the stall.
+   *
+   * @param code its letters; empty where the file came otherwise
+   */
+  long take(String fileName, byte[] bytes, String code) {
     Release release = ReleaseReader.check(bytes, fileName);
     Signed signed = ReleaseReader.signed(bytes, fileName);
     if (signed.state() == Signed.State.CHANGED) {
@@ -88,7 +101,15 @@ public class DeskService implements WardrobeSource {
         "open %s %s".formatted(release.name(), release.version()),
         () ->
             store.add(
-                new DeskRow(0, sha, release.name(), release.version(), release.makersMark())));
+                new DeskRow(
+                    0,
+                    sha,
+                    release.name(),
+                    release.version(),
+                    release.makersMark(),
+                    code,
+                    signed.key(),
+                    0)));
   }
 
   /** Takes a release off the desk, with the fittings that wear it, until undo. */
@@ -99,6 +120,16 @@ public class DeskService implements WardrobeSource {
         "take %s %s off the desk".formatted(row.name(), row.version()),
         () -> {
           store.remove(id);
+          return null;
+        });
+  }
+
+  /** Marks an effect of a release as a favourite, or takes the mark off. */
+  void favour(long id, String path, boolean is) {
+    release(get(id)).effect(path);
+    journal.quietly(
+        () -> {
+          favourites.put(id, path, is);
           return null;
         });
   }
@@ -143,9 +174,7 @@ public class DeskService implements WardrobeSource {
 
   @Override
   public List<Choice> choices() {
-    return all().stream()
-        .map(r -> new Choice(prefix() + ":" + r.id(), r.name() + " " + r.version()))
-        .toList();
+    return all().stream().map(r -> new Choice(prefix() + ":" + r.id(), r.called())).toList();
   }
 
   @Override
@@ -153,6 +182,7 @@ public class DeskService implements WardrobeSource {
     DeskRow row = get(id);
     Release release = release(row);
     boolean several = release.kits().size() > 1;
+    Set<String> favoured = favourites.of(id);
     List<Wardrobe.Piece> pieces = new ArrayList<>();
     int kitNumber = 0;
     for (Release.KitPart kit : release.kits()) {
@@ -169,13 +199,15 @@ public class DeskService implements WardrobeSource {
                   pieces.size(),
                   against(section, kitNumber * SECTIONS_PER_KIT));
           String small = "/desk/%d/small?effect=%s&photo={photo}".formatted(id, effect.path());
-          pieces.add(new Wardrobe.Piece(offer, small, false, 0));
+          String favour = "/api/desk/%d/favourite?effect=%s&".formatted(id, effect.path());
+          boolean is = favoured.contains(effect.path());
+          pieces.add(new Wardrobe.Piece(offer, small, is, favour));
         }
       }
       kitNumber++;
     }
     return new Wardrobe(
-        row.name() + " " + row.version(),
+        row.called(),
         "/desk/" + id,
         Side.DESK,
         pieces,

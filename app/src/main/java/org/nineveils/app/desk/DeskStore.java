@@ -16,8 +16,22 @@ class DeskStore {
     this.db = db;
   }
 
+  /** Those at the desk, the newest first. */
   List<DeskRow> all() {
+    return db.sql("select * from desk_release where replaced_by = 0 order by id desc")
+        .query(DeskRow.class)
+        .list();
+  }
+
+  /** All that were ever opened and not taken off, replaced ones too. */
+  List<DeskRow> kept() {
     return db.sql("select * from desk_release order by id desc").query(DeskRow.class).list();
+  }
+
+  /** Lets one take the other's place. */
+  void replace(long old, long now) {
+    db.sql("update desk_release set replaced_by = ? where id = ?").params(now, old).update();
+    db.sql("update desk_release set replaced_by = 0 where id = ?").param(now).update();
   }
 
   Optional<DeskRow> find(long id) {
@@ -31,9 +45,12 @@ class DeskStore {
   long add(DeskRow row) {
     return db.sql(
             """
-            insert into desk_release (sha, name, version, makers_mark) values (?, ?, ?, ?)
-            on conflict (sha) do update set name = excluded.name returning id""")
-        .params(row.sha(), row.name(), row.version(), row.makersMark())
+            insert into desk_release (sha, name, version, makers_mark, code, signed_by)
+            values (?, ?, ?, ?, ?, ?)
+            on conflict (sha) do update
+              set code = case when excluded.code = '' then code else excluded.code end
+            returning id""")
+        .params(row.sha(), row.name(), row.version(), row.makersMark(), row.code(), row.signedBy())
         .query(Long.class)
         .single();
   }

@@ -7,12 +7,15 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Save;
+import org.nineveils.document.Fields;
 import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
+import org.nineveils.kit.Combination;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Offer;
 import org.nineveils.kit.Worn;
@@ -233,6 +236,26 @@ public class FittingService {
           strokes.keepOnly(id, keys(before.withoutSection(section, wardrobe.offers())));
           return put(id, before.withSectionFresh(section, wardrobe.offers(), wardrobe.effects()));
         });
+  }
+
+  /**
+   * What the photo wears as one effect, of the parts that a request names: note and picks (effect,
+   * veils, asWorn).
+   *
+   * @throws org.nineveils.refusal.Refusal with a sentence if nothing was picked
+   */
+  public Combination combination(long id, Fields f) {
+    FittingRow row = get(id);
+    return Combination.of(
+        fitting(row),
+        f.objects("picks", FittingService::pick),
+        wardrobe(row).effects(),
+        f.text("note", ""));
+  }
+
+  private static Combination.Pick pick(Fields f) {
+    Set<String> veils = f.list("veils").stream().map(String::valueOf).collect(Collectors.toSet());
+    return new Combination.Pick(f.text("effect"), veils, f.flag("asWorn", true));
   }
 
   /** Takes an effect off. */

@@ -58,10 +58,10 @@ public record Wardrobe(
    *
    * @param offer key, name and place
    * @param small address of a small picture; “{photo}” stands for the id of the photo
-   * @param favourite marked by the maker
-   * @param effect id of the effect on the maker's side; 0 at the desk
+   * @param favourite marked by whoever has it
+   * @param favour address that marks it, which takes “is”
    */
-  public record Piece(Offer offer, String small, boolean favourite, long effect) {
+  public record Piece(Offer offer, String small, boolean favourite, String favour) {
     /** This as it is offered where another wardrobe is the fitting's own. */
     Piece worn(String wardrobe, String title, int from) {
       Offer other =
@@ -75,7 +75,7 @@ public record Wardrobe(
               offer.against().stream()
                   .map(a -> new Against(from + a.section(), a.asks()))
                   .toList());
-      return new Piece(other, small, favourite, effect);
+      return new Piece(other, small, favourite, favour);
     }
   }
 

@@ -1,10 +1,6 @@
 package org.nineveils.app.kits;
 
-import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.stream.Collectors;
-import org.nineveils.app.fitting.FittingRow;
 import org.nineveils.app.fitting.FittingService;
 import org.nineveils.app.undo.Save;
 import org.nineveils.document.Fields;
@@ -36,11 +32,7 @@ class KeepApi {
   @PostMapping("/api/fittings/{id}/keep")
   Map<String, Object> keep(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The request");
-    List<Combination.Pick> picks = f.objects("picks", KeepApi::pick);
-    FittingRow row = fittings.get(id);
-    Combination made =
-        Combination.of(
-            fittings.fitting(row), picks, fittings.wardrobe(row).effects(), f.text("note", ""));
+    Combination made = fittings.combination(id, f);
     if (f.has("over")) {
       return over(f.whole("over"), made, f.flag("sure", false));
     }
@@ -66,10 +58,5 @@ class KeepApi {
     String said = "“%s” is what was worn now.".formatted(row.name());
     return Json.object(
         "effect", id, "kit", row.kitId(), "replaced", true, "said", said, "details", made.said());
-  }
-
-  private static Combination.Pick pick(Fields f) {
-    Set<String> veils = f.list("veils").stream().map(String::valueOf).collect(Collectors.toSet());
-    return new Combination.Pick(f.text("effect"), veils, f.flag("asWorn", true));
   }
 }

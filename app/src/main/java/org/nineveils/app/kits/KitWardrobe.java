@@ -44,7 +44,9 @@ class KitWardrobe implements WardrobeSource {
       for (Rows.Head row : filled.effects()) {
         String small = "/effects/%d/small?photo={photo}".formatted(row.id());
         Offer offer = offers.get(String.valueOf(row.id()));
-        pieces.add(new Wardrobe.Piece(offer, small, row.favourite(), row.id()));
+        pieces.add(
+            new Wardrobe.Piece(
+                offer, small, row.favourite(), "/api/effects/%d/favourite?".formatted(row.id())));
       }
     }
     return new Wardrobe(

@@ -86,7 +86,8 @@ final class JournalTables {
           table("collection", ID, "the collection", counted("row")),
           table("collection_without", ID, "what stays out", plain("row")),
           table("collection_kit", List.of("collection_id", "kit_id"), "the kit", plain("row")),
-          table("desk_release", ID, "the release", plain("row")));
+          table("desk_release", ID, "the release", plain("row")),
+          table("desk_favourite", ID, "a favourite", plain("row")));
 
   private JournalTables() {}
 

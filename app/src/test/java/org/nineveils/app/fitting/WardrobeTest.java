@@ -24,7 +24,7 @@ class WardrobeTest {
                         new Offer("" + i, "E" + i, 1, "S", StackingRule.STACK_FREELY, i),
                         "",
                         false,
-                        i))
+                        ""))
             .toList();
     List<String> read = new ArrayList<>();
     Wardrobe wardrobe =
@@ -53,7 +53,7 @@ class WardrobeTest {
 
   private static Wardrobe kit(String title, String key, List<String> read) {
     Offer offer = new Offer(key, "Of " + title, 2, "Looks", StackingRule.ONE_AT_A_TIME, 1);
-    List<Wardrobe.Piece> pieces = List.of(new Wardrobe.Piece(offer, "", false, 5));
+    List<Wardrobe.Piece> pieces = List.of(new Wardrobe.Piece(offer, "", false, ""));
     return new Wardrobe(
         title,
         "/",

@@ -1,16 +1,13 @@
 package org.nineveils.release.since;
 
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.document.EffectDifferences;
-import org.nineveils.kit.Names;
 import org.nineveils.release.Release;
 import org.nineveils.veil.Effect;
-import org.nineveils.veil.Veil;
 
 /** Compares a release with the one before, effect by effect and veil by veil. */
 public final class Since {
@@ -18,18 +15,6 @@ public final class Since {
   private static final int TOLD = 4;
 
   private Since() {}
-
-  /** An effect where it hangs. */
-  private record Placed(
-      String kit, Release.KitPart in, Release.SectionPart section, Release.EffectPart part) {
-    String where() {
-      return "%s, %s".formatted(in.name(), section.name());
-    }
-
-    String key() {
-      return kit + "\n" + Names.key(part.name());
-    }
-  }
 
   /**
    * All that differs. Effects are the same where kit and name are, also where the kit got another
@@ -39,53 +24,38 @@ public final class Since {
    */
   public static List<Change> between(Release old, Release now) {
     Map<String, Release.KitPart> kits = RenamedKits.of(old, now);
-    Map<String, Placed> before = placed(old, Map.of());
-    Map<String, Placed> after = placed(now, kits);
-    Map<String, Placed> left = new LinkedHashMap<>(before);
-    left.keySet().removeAll(after.keySet());
     List<Change> out = new ArrayList<>(whole(old, now, kits));
-    after.forEach(
-        (key, own) -> {
-          Placed was = before.get(key);
-          if (was == null) {
-            was = renamed(own, left.values()).orElse(null);
-          }
-          if (was == null) {
-            out.add(change(Change.Sort.NEW, own, List.of(), null, own.part()));
-          } else {
-            left.remove(was.key());
-            compare(was, own).ifPresent(out::add);
-          }
-        });
-    left.values()
-        .forEach(gone -> out.add(change(Change.Sort.GONE, gone, List.of(), gone.part(), null)));
-    return out;
-  }
-
-  private static Map<String, Placed> placed(Release release, Map<String, Release.KitPart> renamed) {
-    Map<String, Placed> out = new LinkedHashMap<>();
-    for (Release.KitPart kit : release.kits()) {
-      String called = Names.key(renamed.getOrDefault(kit.name(), kit).name());
-      for (Release.SectionPart section : kit.sections()) {
-        for (Release.EffectPart part : section.effects()) {
-          Placed placed = new Placed(called, kit, section, part);
-          out.put(placed.key(), placed);
-        }
+    for (SameEffects.Match match : SameEffects.of(old, now, kits)) {
+      if (match.was() == null) {
+        out.add(change(Change.Sort.NEW, match.own(), List.of(), null, match.own().part()));
+      } else if (match.own() == null) {
+        out.add(change(Change.Sort.GONE, match.was(), List.of(), match.was().part(), null));
+      } else {
+        compare(match.was(), match.own()).ifPresent(out::add);
       }
     }
     return out;
   }
 
-  private static Optional<Placed> renamed(Placed own, Collection<Placed> left) {
-    return left.stream()
-        .filter(p -> p.kit().equals(own.kit()))
-        .filter(p -> looksAlike(p.part().effect(), own.part().effect()))
-        .findFirst();
+  /**
+   * Under which path each effect of one release is in another: what was renamed or moved is found
+   * as {@link #between} finds it.
+   *
+   * @return by path in the old one; what is gone is missing
+   */
+  public static Map<String, String> paths(Release old, Release now) {
+    Map<String, String> out = new LinkedHashMap<>();
+    for (SameEffects.Match match : SameEffects.of(old, now, RenamedKits.of(old, now))) {
+      if (match.was() != null && match.own() != null) {
+        out.put(match.was().part().path(), match.own().part().path());
+      }
+    }
+    return out;
   }
 
   private static Change change(
       Change.Sort sort,
-      Placed where,
+      SameEffects.Placed where,
       List<String> words,
       Release.EffectPart old,
       Release.EffectPart now) {
@@ -129,7 +99,7 @@ public final class Since {
     return words;
   }
 
-  private static Optional<Change> compare(Placed was, Placed own) {
+  private static Optional<Change> compare(SameEffects.Placed was, SameEffects.Placed own) {
     Effect old = was.part().effect();
     Effect now = own.part().effect();
     List<String> words = new ArrayList<>();
@@ -150,7 +120,7 @@ public final class Since {
     if (words.isEmpty()) {
       return Optional.empty();
     }
-    Change.Sort sort = looksAlike(old, now) ? Change.Sort.SAME_LOOK : Change.Sort.LOOK;
+    Change.Sort sort = SameEffects.lookAlike(old, now) ? Change.Sort.SAME_LOOK : Change.Sort.LOOK;
     return Optional.of(change(sort, own, words, was.part(), own.part()));
   }
 
@@ -173,30 +143,5 @@ public final class Since {
 
   private static String lower(String label) {
     return label.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + label.substring(1);
-  }
-
-  /** Whether two effects make the same picture of every photo that nobody painted on. */
-  private static boolean looksAlike(Effect one, Effect two) {
-    return one.edition() == two.edition()
-        && one.start() == two.start()
-        && bare(one).equals(bare(two));
-  }
-
-  /** Veils without what does not show. */
-  private static List<Veil> bare(Effect effect) {
-    return effect.veils().stream()
-        .map(
-            v ->
-                new Veil(
-                    v.id(),
-                    "veil",
-                    v.kind(),
-                    v.settings(),
-                    v.blend(),
-                    v.opacity(),
-                    v.lifted(),
-                    v.mask(),
-                    ""))
-        .toList();
   }
 }
