@@ -5,6 +5,7 @@ import { gesture } from "../web/gesture.js";
 import { send } from "../web/http.js";
 import { fetchResult, follow, howFar } from "../web/jobs.js";
 import { reload, watch } from "../web/leaving.js";
+import { making } from "../web/making.js";
 import { savedLine } from "../web/saved-line.js";
 import { say, sayAfterReload, sayFault } from "../web/say.js";
 import { Store } from "../web/store.js";
@@ -162,22 +163,8 @@ root.querySelector("[data-compare]")?.addEventListener("submit", async (event) =
     sayFault(error);
   }
 });
-root.querySelector("[data-tables]").addEventListener("submit", async (event) => {
-  event.preventDefault();
-  const said = root.querySelector("[data-tables-said]");
-  const button = event.target.querySelector("button");
-  button.disabled = true;
-  try {
-    const { job } = await send("POST", `/api/collections/${id}/tables?format=${event.target.elements.format.value}`);
-    const ended = await follow(job, (now) => (said.textContent = now.open ? howFar(now) : ""));
-    said.textContent = [ended.said, ...ended.faults].filter(Boolean).join(" ");
-    if (ended.result) fetchResult(ended);
-  } catch (error) {
-    sayFault(error);
-  } finally {
-    button.disabled = false;
-  }
-});
+making(root.querySelector("[data-tables]"), ({ format }) => `/api/collections/${id}/tables?format=${format}`);
+making(root.querySelector("[data-guides]"), ({ release, format }) => `/api/collections/packed/${release}/guide?format=${format}`);
 listenMaker();
 listenStall(root.querySelector("[data-stall]"), id);
 show();

@@ -23,6 +23,7 @@ import picocli.CommandLine.Command;
       CheckCommand.class,
       ApplyCommand.class,
       EffectsCommand.class,
+      GuideCommand.class,
       ProofCommand.class,
       TablesCommand.class
     })

@@ -17,6 +17,7 @@ import org.nineveils.app.undo.Steps;
 import org.nineveils.app.undo.Undo;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
+import org.nineveils.guide.GuideFormat;
 import org.nineveils.release.table.TableFormat;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -86,6 +87,7 @@ class CollectionsController {
     model.addAttribute("data", Json.write(state(id)));
     model.addAttribute("tree", Json.write(Map.of("kits", tree())));
     model.addAttribute("formats", TableFormat.values());
+    model.addAttribute("guides", GuideFormat.values());
     model.addAttribute("photos", photos.all(Side.WALL));
     return "collections/collection";
   }

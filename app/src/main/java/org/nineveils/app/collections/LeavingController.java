@@ -2,6 +2,7 @@ package org.nineveils.app.collections;
 
 import java.util.Map;
 import java.util.Optional;
+import org.nineveils.app.guides.GuideJobs;
 import org.nineveils.app.render.Answers;
 import org.nineveils.document.Json;
 import org.nineveils.release.leaving.Leaving;
@@ -25,18 +26,21 @@ class LeavingController {
   private final PackingService packing;
   private final PackedReleases packed;
   private final TablesJob tables;
+  private final GuideJobs guides;
 
   LeavingController(
       LeavingService leaving,
       SinceService since,
       PackingService packing,
       PackedReleases packed,
-      TablesJob tables) {
+      TablesJob tables,
+      GuideJobs guides) {
     this.leaving = leaving;
     this.since = since;
     this.packing = packing;
     this.packed = packed;
     this.tables = tables;
+    this.guides = guides;
   }
 
   /** What keeps it in, what is worth a look, and what is well. */
@@ -132,6 +136,14 @@ class LeavingController {
   @PostMapping("/api/collections/{id}/tables")
   Map<String, Object> tables(@PathVariable("id") long id, @RequestParam("format") String format) {
     return Map.of("job", tables.start(id, format).shown());
+  }
+
+  /** Makes a guide or a contact sheet of a packed release. */
+  @PostMapping("/api/collections/packed/{id}/guide")
+  Map<String, Object> guide(@PathVariable("id") long id, @RequestParam("format") String format) {
+    CollectionRows.Packed one = packed.get(id);
+    String called = "%s %s".formatted(one.name(), one.version());
+    return Map.of("job", guides.start(one.sha(), called, format).shown());
   }
 
   @GetMapping("/collections/packed/{id}")

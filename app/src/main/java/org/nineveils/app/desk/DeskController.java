@@ -11,6 +11,7 @@ import org.nineveils.app.render.Answers;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Steps;
 import org.nineveils.app.undo.Undo;
+import org.nineveils.guide.GuideFormat;
 import org.nineveils.release.Checksums;
 import org.nineveils.release.Release;
 import org.springframework.http.ResponseEntity;
@@ -87,6 +88,7 @@ class DeskController {
     model.addAttribute("newer", updates.newer(row).orElse(null));
     model.addAttribute("before", updates.before(row));
     model.addAttribute("at", row);
+    model.addAttribute("guides", GuideFormat.values());
     model.addAttribute(
         "wear", photographed ? "/desk/fitting/of?wardrobe=release:" + id : "/desk#photos");
     model.addAttribute("wearWords", photographed ? "Wear it on a photo" : "Add a photo first");

@@ -48,7 +48,8 @@ class DeskStore {
             insert into desk_release (sha, name, version, makers_mark, code, signed_by)
             values (?, ?, ?, ?, ?, ?)
             on conflict (sha) do update
-              set code = case when excluded.code = '' then code else excluded.code end
+              set code = case when excluded.code = '' then code else excluded.code end,
+                replaced_by = 0
             returning id""")
         .params(row.sha(), row.name(), row.version(), row.makersMark(), row.code(), row.signedBy())
         .query(Long.class)
@@ -68,8 +69,14 @@ class DeskStore {
     return out;
   }
 
+  /** Takes a release off, with those that it took the place of and that were put aside for it. */
   void remove(long id) {
-    db.sql("delete from fitting where wardrobe = 'release:' || ?").param(id).update();
-    db.sql("delete from desk_release where id = ?").param(id).update();
+    db.sql(
+            """
+            delete from fitting where wardrobe in
+              (select 'release:' || id from desk_release where id = ? or replaced_by = ?)""")
+        .params(id, id)
+        .update();
+    db.sql("delete from desk_release where id = ? or replaced_by = ?").params(id, id).update();
   }
 }

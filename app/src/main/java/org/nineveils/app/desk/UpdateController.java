@@ -46,8 +46,7 @@ class UpdateController {
   @PostMapping("/api/desk/{id}/fetch")
   @ResponseBody
   Map<String, Object> newest(@PathVariable("id") long id) {
-    long now = updates.fetch(desk.get(id).code());
-    return Map.of("go", "/desk/%d/update/%d".formatted(id, now));
+    return Map.of("go", updates.way(updates.fetch(desk.get(id).code())));
   }
 
   @GetMapping("/desk/{old}/update/{now}")

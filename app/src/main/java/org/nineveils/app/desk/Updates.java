@@ -95,6 +95,7 @@ class Updates {
   List<DeskRow> before(DeskRow row) {
     return store.kept().stream()
         .filter(other -> other.replacedBy() == row.id())
+        .filter(other -> NextVersion.compare(other.version(), row.version()) < 0)
         .sorted(byVersion().reversed())
         .toList();
   }
@@ -107,11 +108,24 @@ class Updates {
         .max(byVersion());
   }
 
-  /** Address to which one who took a release in is led: to what it changes, where it does. */
+  /**
+   * Where one who took a release in is led: to what it changes, if an older one is at the desk;
+   * until she has decided it is put aside.
+   *
+   * @return an address
+   */
   String way(long id) {
-    return older(desk.get(id))
-        .map(old -> "/desk/%d/update/%d".formatted(old.id(), id))
-        .orElse("/desk/" + id);
+    DeskRow row = desk.get(id);
+    return older(row).map(old -> aside(old, row)).orElse("/desk/" + id);
+  }
+
+  private String aside(DeskRow old, DeskRow now) {
+    journal.quietly(
+        () -> {
+          store.replace(now.id(), old.id());
+          return null;
+        });
+    return "/desk/%d/update/%d".formatted(old.id(), now.id());
   }
 
   /**

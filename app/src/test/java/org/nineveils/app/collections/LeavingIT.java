@@ -185,6 +185,11 @@ class LeavingIT {
     page.locator("[data-drop=release] input").setInputFiles(file);
     page.locator("[data-signed]").waitFor();
     assertThat(page.locator("[data-signed]").innerText()).contains(signed);
+    if (page.url().contains("/update/")) {
+      page.locator("[data-update]").click();
+      page.locator(".said").getByText("is 2.0 now").waitFor();
+      page.locator(".cover-two").waitFor();
+    }
     assertThat(page.locator("main").innerText()).contains(news);
     page.waitForFunction(
         "() => [...document.querySelectorAll('.cover-two img')].every(i => i.naturalWidth > 300)");

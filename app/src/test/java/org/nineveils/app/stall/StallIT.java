@@ -172,6 +172,9 @@ class StallIT {
       desk.getByText("2.0 is out").waitFor();
       desk.getByText("What it changes").click();
       desk.waitForURL("**/update/**");
+      assertThat(http.get("/desk").body())
+          .as("put aside until she decides")
+          .doesNotContain("/desk/2\"");
       desk.locator("[data-update-page][data-ready]").waitFor();
       assertThat(desk.locator("[data-since-said]").innerText())
           .contains("2 look different", "One of them is worn by your photos");
