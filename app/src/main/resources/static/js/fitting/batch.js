@@ -3,7 +3,9 @@
 import { send, upload } from "../web/http.js";
 import { begun, timeLeft } from "../web/jobs.js";
 import { resultWishes } from "../web/exports.js";
-import { sayFault } from "../web/say.js";
+import { leaveTo } from "../web/leaving.js";
+import { say, sayFault } from "../web/say.js";
+import { batchResults } from "./batch-results.js";
 
 const LOOK_EVERY_MS = 700;
 const PICTURE = /\.(jpe?g|png|tiff?)$/i;
@@ -23,11 +25,12 @@ export function batch(dialog, api, photos, settled) {
   let taking = null; // { done, total } while files are taken in
   let timer;
 
+  const results = batchResults(find, count);
   const boxes = () => [...dialog.querySelectorAll("[data-batch-photo]")];
   const chosen = () => boxes().filter((b) => b.checked).map((b) => Number(b.value));
 
   function count() {
-    const n = chosen().length + files.length;
+    const n = chosen().length + files.length + results.photos();
     find("start").disabled = n === 0;
     find("start").textContent = n === 0 ? "Apply" : `Apply to ${n} ${n === 1 ? "photo" : "photos"}`;
     find("files-chosen").textContent = files.length === 0 ? "" : `${files.length} ${files.length === 1 ? "file" : "files"} chosen`;
@@ -69,14 +72,31 @@ export function batch(dialog, api, photos, settled) {
       }
       if (!taking) return show(null);
       taking = null;
-      show((await send("POST", `${api}/batch`, { photos: chosen(), files: taken, ...wishes() })).progress);
+      show((await send("POST", `${api}/batch`, { photos: chosen(), files: taken, ...results.wanted(), ...wishes() })).progress);
       begun();
     } catch (error) {
       taking = null;
-      sayFault(error);
+      return refused(error);
     }
     look();
   });
+  find("watch").addEventListener("click", async () => {
+    try {
+      await settled();
+      const { said } = await send("POST", `${api}/batch/watch`, { photos: [], ...results.wanted(), ...wishes() });
+      dialog.close();
+      say(said, { label: "See it", action: () => leaveTo("/desk/folders") });
+    } catch (error) {
+      refused(error);
+    }
+  });
+
+  function refused(error) {
+    show(null);
+    find("fault").textContent = error.message;
+    find("fault").hidden = false;
+  }
+
   find("stop").addEventListener("click", async () => {
     if (taking) {
       taking = null;
@@ -125,6 +145,8 @@ export function batch(dialog, api, photos, settled) {
   return () => {
     find("photos").replaceChildren(...photos().map(box));
     dialog.showModal();
+    find("fault").hidden = true;
+    results.open();
     count();
     look();
   };

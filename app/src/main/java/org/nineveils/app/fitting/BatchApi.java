@@ -33,9 +33,14 @@ class BatchApi {
   @PostMapping
   Map<String, Object> start(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The request");
-    return Json.object(
-        "progress",
-        batches.start(id, f.wholes("photos"), Batches.uploads(f), Result.of(f)).shown());
+    return Json.object("progress", batches.start(id, Batches.Wanted.of(f), Result.of(f)).shown());
+  }
+
+  /** Watches a folder: photos laid there get what is worn now. */
+  @PostMapping("/watch")
+  Map<String, Object> watch(@PathVariable("id") long id, @RequestBody String body) {
+    Fields f = Json.read(body, "The request");
+    return Json.object("said", batches.watch(id, Batches.Wanted.of(f), Result.of(f)));
   }
 
   @PostMapping("/files")

@@ -1,26 +1,20 @@
 package org.nineveils.app.fitting;
 
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.zip.Deflater;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipFile;
-import java.util.zip.ZipOutputStream;
+import java.util.function.Function;
 import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.folders.Folders;
+import org.nineveils.app.folders.WatchedFolders;
 import org.nineveils.app.jobs.Job;
 import org.nineveils.app.jobs.JobKind;
 import org.nineveils.app.jobs.JobRun;
 import org.nineveils.app.jobs.Jobs;
-import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.render.Result;
 import org.nineveils.app.render.StageRenderer;
@@ -28,42 +22,50 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.StackJson;
 import org.nineveils.kit.Fitting;
-import org.nineveils.kit.Names;
+import org.nineveils.kit.Offer;
 import org.nineveils.kit.Worn;
-import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.NamePattern;
+import org.nineveils.picture.NewFile;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 
 /**
- * Applies what one photo wears to many, at full size, as a job. Paint belongs to the photo that it
- * was painted on and is left out; rules are worked out on each photo. Results lie in the job's
- * folder, so after a restart only what is missing is made.
+ * Applies what one photo wears to many, as a job. Paint belongs to the photo that it was painted on
+ * and is left out; rules are worked out on each photo. After a restart only what is missing is
+ * made.
  */
 @Service
 class Batches implements JobKind {
   private static final String ID = "batch";
-  private static final String ZIP = "results.zip";
   private static final int MOST = 2000;
 
   private final FittingService fittings;
   private final PhotoService photos;
+  private final BatchPhotos reading;
   private final StageRenderer stage;
   private final Incoming incoming;
+  private final Folders folders;
+  private final WatchedFolders watched;
   private final ObjectProvider<Jobs> jobs;
 
   Batches(
       FittingService fittings,
       PhotoService photos,
+      BatchPhotos reading,
       StageRenderer stage,
       Incoming incoming,
+      Folders folders,
+      WatchedFolders watched,
       ObjectProvider<Jobs> jobs) {
     this.fittings = fittings;
     this.photos = photos;
+    this.reading = reading;
     this.stage = stage;
     this.incoming = incoming;
+    this.folders = folders;
+    this.watched = watched;
     this.jobs = jobs;
   }
 
@@ -71,27 +73,48 @@ class Batches implements JobKind {
   record Upload(String token, String name) {}
 
   /**
-   * Starts a batch of photos that are there and files that were taken in; what is worn is taken
-   * now.
+   * What photos are taken, and where results go.
+   *
+   * @param photos ids of photos that are kept here
+   * @param from name of a folder of which all photos are taken; empty for none
+   * @param to name of a folder that results go into; empty for one ZIP file
    */
-  Job start(long fitting, List<Long> photoIds, List<Upload> files, Result how) {
-    if (photoIds.size() + files.size() > MOST) {
-      throw new Refusal("At most %d photos are taken at once.".formatted(MOST));
+  record Wanted(List<Long> photos, List<Upload> files, String from, String to, NamePattern names) {
+    static Wanted of(Fields f) {
+      return new Wanted(
+          f.wholes("photos"),
+          f.has("files")
+              ? f.objects("files", one -> new Upload(one.text("token"), one.text("name")))
+              : List.of(),
+          f.text("from", ""),
+          f.text("to", ""),
+          new NamePattern(f.text("names", NamePattern.START.text())));
     }
+  }
+
+  /** Starts a batch; what is worn is taken now. */
+  Job start(long fitting, Wanted wanted, Result how) {
     FittingRow row = fittings.get(fitting);
     Wardrobe wardrobe = fittings.wardrobe(row);
-    Fitting unpainted =
-        new Fitting(fittings.unpainted(row).worn().stream().map(Worn::unpainted).toList());
-    List<Object> items = new ArrayList<>();
-    for (long id : photoIds) {
-      items.add(Json.object("photo", id, "name", photos.get(id).name()));
+    List<Object> items = items(wanted);
+    if (items.isEmpty()) {
+      throw new Refusal("There is no photo to apply it to; nothing was started.");
     }
-    files.forEach(f -> items.add(Json.object("file", f.token(), "name", f.name())));
+    if (items.size() > MOST) {
+      throw new Refusal("At most %d photos are taken at once.".formatted(MOST));
+    }
+    if (!wanted.to().isEmpty()) {
+      folders.made(wanted.to());
+    }
     String request =
         Json.write(
             how.put(
                 Json.object(
-                    "state", StackJson.format(unpainted, wardrobe.effects()), "items", items)));
+                    "state", state(row),
+                    "items", items,
+                    "look", look(row, wardrobe),
+                    "to", wanted.to(),
+                    "names", wanted.names().text())));
     String title =
         "%s on %d %s"
             .formatted(wardrobe.title(), items.size(), items.size() == 1 ? "photo" : "photos");
@@ -103,10 +126,44 @@ class Batches implements JobKind {
             title,
             request,
             folder -> {
-              for (Upload file : files) {
+              for (Upload file : wanted.files()) {
                 incoming.moveTo(file.token(), folder);
               }
             });
+  }
+
+  /** Watches the folder that photos are taken from; gives a sentence. */
+  String watch(long fitting, Wanted wanted, Result how) {
+    FittingRow row = fittings.get(fitting);
+    String look = look(row, fittings.wardrobe(row));
+    return watched.watch(
+        wanted.from(), new WatchedFolders.Look(state(row), look, wanted.to(), wanted.names(), how));
+  }
+
+  /** What is worn, in the names of results: the effect, or where there are several their kit. */
+  String look(FittingRow row, Wardrobe wardrobe) {
+    List<Worn> worn = fittings.unpainted(row).worn();
+    Offer only = worn.size() == 1 ? wardrobe.offers().get(worn.get(0).effect()) : null;
+    return only == null ? wardrobe.title() : only.name();
+  }
+
+  /** What a fitting wears as it is applied to other photos. */
+  Map<String, Object> state(FittingRow row) {
+    Fitting unpainted =
+        new Fitting(fittings.unpainted(row).worn().stream().map(Worn::unpainted).toList());
+    return StackJson.format(unpainted, fittings.wardrobe(row).effects());
+  }
+
+  private List<Object> items(Wanted wanted) {
+    List<Object> items = new ArrayList<>();
+    wanted.photos().forEach(id -> items.add(BatchItem.ofPhoto(id, photos.get(id).name())));
+    wanted.files().forEach(f -> items.add(BatchItem.ofFile(f.token(), f.name())));
+    if (!wanted.from().isEmpty()) {
+      for (Path photo : folders.photos(wanted.from())) {
+        items.add(BatchItem.ofFolder(wanted.from(), photo.getFileName().toString()));
+      }
+    }
+    return items;
   }
 
   Optional<Job> last(long fitting) {
@@ -128,137 +185,72 @@ class Batches implements JobKind {
     return new Nature(ID, false, true);
   }
 
-  private record Item(int place, String name, long photo, String file) {
-    Path out(Path folder) {
-      return folder.resolve("%05d.jpg".formatted(place));
-    }
-  }
-
   @Override
   public void run(JobRun run) throws IOException {
-    List<Item> all = new ArrayList<>();
-    run.request().objects("items", f -> all.add(item(all.size(), f)));
-    if (Files.exists(run.folder().resolve(ZIP))) {
+    List<BatchItem> all = new ArrayList<>();
+    run.request().objects("items", f -> all.add(BatchItem.of(all.size(), f)));
+    Path job = run.folder();
+    String to = run.request().text("to", "");
+    Result how = Result.of(run.request());
+    NamePattern names = new NamePattern(run.request().text("names", NamePattern.START.text()));
+    String look = run.request().text("look", "");
+    Function<BatchItem, String> name = item -> names.of(item.name(), look, item.place() + 1);
+    if (BatchZip.isThere(job)) {
       run.total(all.size(), all.size()); // cut off after that: nothing is left to do
     } else {
-      make(run, all);
+      Stack stack = StackJson.parse(run.request().object("state"));
+      make(run, all, item -> one(item, job, stack, how, to, name.apply(item)));
+      if (to.isEmpty()) {
+        BatchZip.pack(job, all, name, how.format().suffix());
+      }
     }
-    tell(run, all);
+    tell(run, all, to);
+    for (BatchItem item : all) {
+      Files.deleteIfExists(item.result(job));
+      if (!item.file().isEmpty()) {
+        Files.deleteIfExists(job.resolve(item.file()));
+      }
+    }
   }
 
-  private void make(JobRun run, List<Item> all) throws IOException {
-    Stack stack = StackJson.parse(run.request().object("state"));
-    Result how = Result.of(run.request());
-    List<Item> missing = all.stream().filter(i -> !Files.exists(i.out(run.folder()))).toList();
+  private void make(JobRun run, List<BatchItem> all, JobRun.Work<BatchItem> work) {
+    Path job = run.folder();
+    List<BatchItem> missing =
+        all.stream()
+            .filter(i -> !Files.exists(i.result(job)) && !Files.exists(i.there(job)))
+            .toList();
     run.total(all.size(), all.size() - missing.size());
-    run.each(
-        missing,
-        false,
-        Item::name,
-        item -> pixels(item, run.folder()),
-        item -> {
-          byte[] file = bytes(item, run.folder());
-          Picture picture = picture(item, file);
-          stage.write(picture, stack, how, file, item.out(run.folder()));
-        });
-    pack(run, all);
+    run.each(missing, false, BatchItem::name, item -> reading.pixels(item, job), work);
   }
 
-  private static Item item(int place, Fields f) {
-    return new Item(
-        place, f.text("name"), f.has("photo") ? f.whole("photo") : 0, f.text("file", ""));
-  }
-
-  private long pixels(Item item, Path folder) {
-    if (item.photo() == 0) {
-      return PictureReader.pixels(bytes(item, folder), item.name());
-    }
-    Photo photo = photos.get(item.photo());
-    return (long) photo.width() * photo.height();
-  }
-
-  private byte[] bytes(Item item, Path folder) {
-    if (item.photo() != 0) {
-      return photos.file(photos.get(item.photo()));
-    }
-    try {
-      return Files.readAllBytes(folder.resolve(item.file()));
-    } catch (IOException e) {
-      throw new Refusal("“%s” is no longer kept; choose it again.".formatted(item.name()));
-    }
-  }
-
-  private Picture picture(Item item, byte[] file) {
-    return item.photo() != 0
-        ? photos.full(photos.get(item.photo()))
-        : PictureReader.read(file, item.name());
-  }
-
-  private static void pack(JobRun run, List<Item> all) throws IOException {
-    List<Item> made = all.stream().filter(i -> Files.exists(i.out(run.folder()))).toList();
-    if (made.isEmpty()) {
+  private void one(BatchItem item, Path job, Stack stack, Result how, String to, String name)
+      throws IOException {
+    byte[] file = reading.bytes(item, job);
+    var picture = reading.picture(item, file);
+    if (to.isEmpty()) {
+      stage.write(picture, stack, how, file, item.result(job));
       return;
     }
-    whole(run.folder().resolve(ZIP), part -> zip(part, made, run.folder()));
+    String suffix = how.format().suffix();
+    Path made =
+        NewFile.write(
+            folders.made(to), name, suffix, part -> stage.write(picture, stack, how, file, part));
+    Files.writeString(item.there(job), made.getFileName().toString());
   }
 
-  private interface Writing {
-    void to(Path part) throws IOException;
-  }
-
-  /** Writes a file whole or not at all. */
-  private static void whole(Path file, Writing writing) throws IOException {
-    Path part = file.resolveSibling(file.getFileName() + ".part");
-    try {
-      writing.to(part);
-      Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
-    } finally {
-      Files.deleteIfExists(part);
-    }
-  }
-
-  private static void zip(Path part, List<Item> made, Path folder) throws IOException {
-    Set<String> names = new HashSet<>();
-    try (OutputStream out = Files.newOutputStream(part);
-        ZipOutputStream zip = new ZipOutputStream(out)) {
-      zip.setLevel(Deflater.NO_COMPRESSION); // JPEG does not get smaller
-      for (Item item : made) {
-        String base = Names.slug(item.name().replaceFirst("\\.[A-Za-z]{3,4}$", ""));
-        String name = base;
-        for (int n = 2; !names.add(name); n++) {
-          name = base + "-" + n;
-        }
-        zip.putNextEntry(new ZipEntry(name + ".jpg"));
-        Files.copy(item.out(folder), zip);
-        zip.closeEntry();
+  /** Says how many there are, and gives them or says where they lie. */
+  private static void tell(JobRun run, List<BatchItem> all, String to) throws IOException {
+    Path job = run.folder();
+    if (to.isEmpty()) {
+      int made = BatchZip.count(job);
+      if (made > 0) {
+        run.result(BatchZip.FILE, "nine-veils-photos.zip");
       }
+      run.said("%d %s ready.".formatted(made, made == 1 ? "photo is" : "photos are"));
+      return;
     }
-  }
-
-  /** Says how many there are and gives them; what they were made of goes. */
-  private static void tell(JobRun run, List<Item> all) throws IOException {
-    Path zip = run.folder().resolve(ZIP);
-    int made = 0;
-    if (Files.exists(zip)) {
-      try (ZipFile file = new ZipFile(zip.toFile())) {
-        made = file.size();
-      }
-      run.result(ZIP, "nine-veils-photos.zip");
-    }
-    run.said("%d %s ready.".formatted(made, made == 1 ? "photo is" : "photos are"));
-    for (Item item : all) {
-      Files.deleteIfExists(item.out(run.folder()));
-      if (!item.file().isEmpty()) {
-        Files.deleteIfExists(run.folder().resolve(item.file()));
-      }
-    }
-  }
-
-  /** What a request says of files that were taken in. */
-  static List<Upload> uploads(Fields f) {
-    return f.has("files")
-        ? f.objects("files", one -> new Upload(one.text("token"), one.text("name")))
-        : List.of();
+    long made = all.stream().filter(i -> Files.exists(i.there(job))).count();
+    run.said("%d %s in “%s”.".formatted(made, made == 1 ? "photo is" : "photos are", to));
   }
 
   /** How far the last batch is, as pages take it. */

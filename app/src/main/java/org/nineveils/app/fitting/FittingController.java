@@ -95,6 +95,7 @@ class FittingController {
     model.addAttribute("photoList", Photo.list(photos.all(wardrobe.side())));
     model.addAttribute("choices", wardrobes.choices(row.wardrobe().split(":", 2)[0]));
     model.addAttribute("besides", wardrobes.besides(row, wardrobe));
+    model.addAttribute("formats", PictureFormat.values());
     model.addAttribute("data", Json.write(state(row, wardrobe)));
     return "fitting/fitting";
   }

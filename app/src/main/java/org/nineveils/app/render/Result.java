@@ -3,18 +3,40 @@ package org.nineveils.app.render;
 import java.util.Map;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
+import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureFormat;
+import org.nineveils.picture.Scaling;
 import org.nineveils.picture.data.PhotoData;
+import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.Refusal;
 
 /**
  * How a finished picture is written.
  *
  * @param quality of a JPEG, per cent
  * @param discreet without the place where the photo was taken and without serial numbers
+ * @param longSide pixels at the most; 0 for as many as the photo has
  */
-public record Result(PictureFormat format, int quality, boolean discreet) {
+public record Result(PictureFormat format, int quality, boolean discreet, int longSide) {
+  private static final int LEAST_SIDE = 100;
+
   public Result {
     PictureFormat.checkQuality(quality);
+    if (longSide != 0 && (longSide < LEAST_SIDE || longSide > Limits.PICTURE_SIDE)) {
+      throw new Refusal(
+          "The long side of a result is %d to %d pixels, but %d were asked for."
+              .formatted(LEAST_SIDE, Limits.PICTURE_SIDE, longSide));
+    }
+  }
+
+  /** At full size. */
+  public Result(PictureFormat format, int quality, boolean discreet) {
+    this(format, quality, discreet, 0);
+  }
+
+  /** The photo at the size of the result: sizes of veils are shares of it, so it looks the same. */
+  Picture sized(Picture photo) {
+    return longSide == 0 ? photo : Scaling.toLongSide(photo, longSide);
   }
 
   /** As a job's request says it; see {@link #put}. */
@@ -22,12 +44,15 @@ public record Result(PictureFormat format, int quality, boolean discreet) {
     return new Result(
         PictureFormat.ofId(request.text("format", PictureFormat.JPEG.id())),
         request.has("quality") ? request.whole("quality") : PictureFormat.QUALITY,
-        request.flag("discreet", false));
+        request.flag("discreet", false),
+        request.has("longSide") ? request.whole("longSide") : 0);
   }
 
   /** For a job's request. */
   public Map<String, Object> put(Map<String, Object> request) {
-    request.putAll(Json.object("format", format.id(), "quality", quality, "discreet", discreet));
+    request.putAll(
+        Json.object(
+            "format", format.id(), "quality", quality, "discreet", discreet, "longSide", longSide));
     return request;
   }
 

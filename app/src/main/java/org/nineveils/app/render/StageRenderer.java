@@ -172,7 +172,11 @@ public class StageRenderer {
   public void write(Picture full, Stack stack, Result how, byte[] photo, Path file) {
     Manner exact = Manner.exact().picturesFrom(shelf);
     PictureWriter.write(
-        Renderer.strips(full, stack, exact), how.format(), how.quality(), how.data(photo), file);
+        Renderer.strips(how.sized(full), stack, exact),
+        how.format(),
+        how.quality(),
+        how.data(photo),
+        file);
   }
 
   /** The part of the wanted area that lies in the picture; all of it where none is named. */

@@ -221,7 +221,7 @@ class FittingRoomIT extends FittingTrial {
             .isCloseTo(p.b()[middle], org.assertj.core.api.Assertions.within(0.02f));
       }
     }
-    assertThat(names).hasSize(3).contains("pet-ginger-cat.jpg");
+    assertThat(names).hasSize(3).contains("pet-ginger-cat-Silver larch.jpg");
   }
 
   @Test

@@ -30,7 +30,8 @@ public record StallCode(String letters) {
   public static StallCode parse(String typed) {
     String clean = typed.toUpperCase(Locale.ROOT).replaceAll("[\\s\\p{Pd}]+", "");
     StringBuilder letters = new StringBuilder();
-    for (char c : clean.toCharArray()) {
+    for (int i = 0; i < clean.length(); i++) {
+      char c = clean.charAt(i);
       int mistaken = MISTAKEN.indexOf(c);
       char meant = mistaken < 0 ? c : MEANT.charAt(mistaken);
       if (ALPHABET.indexOf(meant) < 0) {

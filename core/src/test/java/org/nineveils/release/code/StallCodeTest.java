@@ -19,7 +19,8 @@ class StallCodeTest {
     for (int seed = 0; seed < 20; seed++) {
       String code = StallCode.draw(new Random(seed)).letters();
       for (int i = 0; i < code.length(); i++) {
-        for (char c : StallCode.ALPHABET.toCharArray()) {
+        for (int n = 0; n < StallCode.ALPHABET.length(); n++) {
+          char c = StallCode.ALPHABET.charAt(n);
           String wrong = code.substring(0, i) + c + code.substring(i + 1);
           if (!wrong.equals(code)) {
             assertThatThrownBy(() -> StallCode.parse(wrong)).isInstanceOf(Refusal.class);

@@ -1,0 +1,55 @@
+package org.nineveils.app.fitting;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.nineveils.app.folders.Folders;
+import org.nineveils.app.photos.Photo;
+import org.nineveils.app.photos.PhotoService;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureReader;
+import org.nineveils.refusal.Refusal;
+import org.springframework.stereotype.Component;
+
+/** Reads the photos of batches, wherever they lie. */
+@Component
+class BatchPhotos {
+  private final PhotoService photos;
+  private final Folders folders;
+
+  BatchPhotos(PhotoService photos, Folders folders) {
+    this.photos = photos;
+    this.folders = folders;
+  }
+
+  long pixels(BatchItem item, Path job) {
+    if (item.photo() == 0) {
+      return PictureReader.pixels(bytes(item, job), item.name());
+    }
+    Photo photo = photos.get(item.photo());
+    return (long) photo.width() * photo.height();
+  }
+
+  byte[] bytes(BatchItem item, Path job) {
+    if (item.photo() != 0) {
+      return photos.file(photos.get(item.photo()));
+    }
+    try {
+      return Files.readAllBytes(
+          item.in().isEmpty()
+              ? job.resolve(item.file())
+              : folders.of(item.in()).resolve(item.name()));
+    } catch (IOException e) {
+      throw new Refusal(
+          item.in().isEmpty()
+              ? "“%s” is no longer kept; choose it again.".formatted(item.name())
+              : "“%s” cannot be read in “%s”.".formatted(item.name(), item.in()));
+    }
+  }
+
+  Picture picture(BatchItem item, byte[] file) {
+    return item.photo() != 0
+        ? photos.full(photos.get(item.photo()))
+        : PictureReader.read(file, item.name());
+  }
+}

@@ -1,0 +1,123 @@
+package org.nineveils.app.folders;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.nineveils.app.jobs.Job;
+import org.nineveils.app.jobs.JobKind;
+import org.nineveils.app.jobs.JobRun;
+import org.nineveils.app.jobs.Jobs;
+import org.nineveils.app.render.Result;
+import org.nineveils.app.render.StageRenderer;
+import org.nineveils.document.Fields;
+import org.nineveils.document.Json;
+import org.nineveils.document.StackJson;
+import org.nineveils.picture.NamePattern;
+import org.nineveils.picture.NewFile;
+import org.nineveils.picture.PictureReader;
+import org.nineveils.stack.Stack;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.stereotype.Service;
+
+/** Gives photos that were laid into a watched folder its look. */
+@Service
+class WatchJob implements JobKind {
+  private static final String ID = "watched";
+
+  private final WatchedFolders watched;
+  private final StageRenderer stage;
+  private final ObjectProvider<Jobs> jobs;
+
+  WatchJob(WatchedFolders watched, StageRenderer stage, ObjectProvider<Jobs> jobs) {
+    this.watched = watched;
+    this.stage = stage;
+    this.jobs = jobs;
+  }
+
+  private static String subject(long id) {
+    return "watched:" + id;
+  }
+
+  /** Whether what was found before is still being made. */
+  boolean isBusy(long id) {
+    return jobs.getObject().last(ID, subject(id)).filter(j -> j.state().isOpen()).isPresent();
+  }
+
+  Job start(WatchRows.Watched folder, List<WatchedFolders.Waiting> photos) {
+    List<Object> items = new ArrayList<>();
+    photos.forEach(p -> items.add(Json.object("name", p.name(), "stamp", p.stamp())));
+    String title =
+        "“%s”: %d %s"
+            .formatted(folder.folder(), items.size(), items.size() == 1 ? "photo" : "photos");
+    String request = Json.write(Json.object("watched", folder.id(), "items", items));
+    return jobs.getObject().start(ID, subject(folder.id()), title, request);
+  }
+
+  @Override
+  public Nature nature() {
+    return new Nature(ID, true, false); // what was not made yet is found again
+  }
+
+  @Override
+  public void run(JobRun run) {
+    WatchRows.Watched folder = watched.get(run.request().whole("watched"));
+    Fields look = Json.read(folder.request(), "The folder");
+    Stack stack = StackJson.parse(look.object("state"));
+    List<WatchedFolders.Waiting> photos =
+        run.request()
+            .objects("items", f -> new WatchedFolders.Waiting(f.text("name"), f.text("stamp")));
+    run.total(photos.size(), 0);
+    run.each(
+        photos,
+        false,
+        WatchedFolders.Waiting::name,
+        photo -> pixels(folder, photo),
+        photo -> one(folder, photo, stack, look));
+    run.said("%d looked at.".formatted(photos.size()));
+  }
+
+  private long pixels(WatchRows.Watched folder, WatchedFolders.Waiting photo) {
+    try {
+      return PictureReader.pixels(
+          Files.readAllBytes(watched.file(folder, photo.name())), photo.name());
+    } catch (IOException | RuntimeException e) {
+      return 0; // what is wrong with it is told when it is read
+    }
+  }
+
+  private void one(WatchRows.Watched folder, WatchedFolders.Waiting photo, Stack stack, Fields look)
+      throws IOException {
+    try {
+      Path made = made(folder, photo, stack, look);
+      watched.found(folder.id(), photo, made.getFileName().toString(), "");
+    } catch (IOException e) {
+      watched.found(
+          folder.id(), photo, "", "“%s” could not be read or written.".formatted(photo.name()));
+      throw e;
+    } catch (RuntimeException e) {
+      watched.found(folder.id(), photo, "", String.valueOf(e.getMessage()));
+      throw e;
+    }
+  }
+
+  private Path made(
+      WatchRows.Watched folder, WatchedFolders.Waiting photo, Stack stack, Fields look)
+      throws IOException {
+    byte[] file = Files.readAllBytes(watched.file(folder, photo.name()));
+    Result how = Result.of(look);
+    var picture = PictureReader.read(file, photo.name());
+    String name =
+        new NamePattern(look.text("names")).of(photo.name(), look.text("look"), number(folder));
+    return NewFile.write(
+        watched.results(look.text("to")),
+        name,
+        how.format().suffix(),
+        part -> stage.write(picture, stack, how, file, part));
+  }
+
+  private int number(WatchRows.Watched folder) {
+    return watched.made(folder.id()) + 1;
+  }
+}

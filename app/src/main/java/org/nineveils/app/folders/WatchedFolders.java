@@ -1,0 +1,192 @@
+package org.nineveils.app.folders;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.render.Result;
+import org.nineveils.app.undo.Journal;
+import org.nineveils.document.Json;
+import org.nineveils.picture.NamePattern;
+import org.nineveils.refusal.Refusal;
+import org.springframework.stereotype.Service;
+
+/** Folders that are watched: photos laid there get the chosen look. */
+@Service
+public class WatchedFolders {
+  private static final int MOST = 40;
+  private static final int FAULTS = 5;
+
+  private final Folders folders;
+  private final WatchStore store;
+  private final Journal journal;
+  private final Clock clock;
+
+  WatchedFolders(Folders folders, WatchStore store, Journal journal, Clock clock) {
+    this.folders = folders;
+    this.store = store;
+    this.journal = journal;
+    this.clock = clock;
+  }
+
+  /**
+   * What photos of a folder get.
+   *
+   * @param state stack as {@link org.nineveils.document.StackJson} writes it
+   * @param look name of it, for names of results
+   * @param to name of the folder that results go into
+   */
+  public record Look(
+      Map<String, Object> state, String look, String to, NamePattern names, Result how) {}
+
+  /**
+   * Watches a folder from now on; what lies there already is taken too.
+   *
+   * @return a sentence
+   * @throws Refusal with a sentence if results would lie where photos are looked for
+   */
+  public String watch(String folder, Look look) {
+    Path from = folders.of(folder);
+    Path to = folders.of(look.to());
+    if (from.equals(to)) {
+      throw new Refusal(
+          "Results cannot go into the folder that is watched: they would be taken for photos.");
+    }
+    if (store.all().stream().anyMatch(w -> folders.of(w.folder()).equals(to))) {
+      throw new Refusal(
+          "“%s” is watched itself; results need another folder.".formatted(look.to()));
+    }
+    if (store.all().size() >= MOST) {
+      throw new Refusal("At most %d folders are watched.".formatted(MOST));
+    }
+    folders.made(folder);
+    folders.made(look.to());
+    String request =
+        Json.write(
+            look.how()
+                .put(
+                    Json.object(
+                        "state", look.state(),
+                        "look", look.look(),
+                        "to", look.to(),
+                        "names", look.names().text())));
+    journal.quietly(() -> store.put(name(from), look.look(), request, now()));
+    return "“%s” is watched: photos laid there get “%s”, results go into “%s”."
+        .formatted(name(from), look.look(), name(to));
+  }
+
+  private String name(Path folder) {
+    return folders.root().relativize(folder).toString().replace('\\', '/');
+  }
+
+  private String now() {
+    return clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
+  }
+
+  /**
+   * A watched folder as pages show it.
+   *
+   * @param to name of the folder that results go into
+   */
+  record Shown(WatchRows.Watched row, String to, WatchRows.Count count, List<String> faults) {}
+
+  List<Shown> all() {
+    return store.all().stream()
+        .map(
+            w ->
+                new Shown(
+                    w,
+                    Json.read(w.request(), "The folder").text("to"),
+                    store.count(w.id()),
+                    store.faults(w.id(), FAULTS)))
+        .toList();
+  }
+
+  WatchRows.Watched get(long id) {
+    return store.find(id).orElseThrow(() -> new NotFound("This folder is no longer watched."));
+  }
+
+  /** Takes nothing more from it for now, or goes on. */
+  void rest(long id, boolean rests) {
+    get(id);
+    quietly(() -> store.rest(id, rests));
+  }
+
+  /** Forgets what failed, so that it is found again. */
+  void again(long id) {
+    get(id);
+    quietly(() -> store.forgetFaults(id));
+  }
+
+  /** Watches it no longer; what lies there and what was made stays. */
+  void remove(long id) {
+    get(id);
+    quietly(() -> store.remove(id));
+  }
+
+  private void quietly(Runnable work) {
+    journal.quietly(
+        () -> {
+          work.run();
+          return null;
+        });
+  }
+
+  /**
+   * A photo that waits.
+   *
+   * @param stamp changes with the file
+   */
+  record Waiting(String name, String stamp) {}
+
+  /** Photos of a folder of which nothing was made yet, as the disk has them now. */
+  List<Waiting> waiting(WatchRows.Watched watched) {
+    List<Path> there = folders.photos(watched.folder());
+    if (there.isEmpty()) {
+      return List.of();
+    }
+    var known = store.known(watched.id());
+    return there.stream()
+        .map(p -> new Waiting(p.getFileName().toString(), stamp(p)))
+        .filter(w -> !w.stamp().isEmpty() && !known.contains(WatchStore.key(w.name(), w.stamp())))
+        .toList();
+  }
+
+  /** Empty where the file is gone again. */
+  private static String stamp(Path file) {
+    try {
+      return "%d-%d".formatted(Files.size(file), Files.getLastModifiedTime(file).toMillis());
+    } catch (IOException e) {
+      return "";
+    }
+  }
+
+  /** How many results were made of a folder's photos. */
+  int made(long id) {
+    return store.count(id).made();
+  }
+
+  List<WatchRows.Watched> active() {
+    return store.all().stream().filter(w -> !w.rests()).toList();
+  }
+
+  Path file(WatchRows.Watched watched, String name) {
+    return folders.of(watched.folder()).resolve(name);
+  }
+
+  Path results(String to) {
+    return folders.made(to);
+  }
+
+  /** Keeps what became of a photo. */
+  void found(long watched, Waiting photo, String result, String said) {
+    quietly(
+        () ->
+            store.add(
+                new WatchRows.Found(0, watched, photo.name(), photo.stamp(), result, said, now())));
+  }
+}

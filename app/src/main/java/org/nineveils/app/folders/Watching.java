@@ -1,0 +1,72 @@
+package org.nineveils.app.folders;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/**
+ * Looks into watched folders again and again. A file counts once it was the same in two looks, so
+ * that one that is still being copied is let be.
+ */
+@Component
+class Watching implements DisposableBean {
+  private static final Logger LOG = LoggerFactory.getLogger(Watching.class);
+  private static final long EVERY_MS = 700;
+
+  private final WatchedFolders watched;
+  private final WatchJob job;
+  private final ScheduledExecutorService clock =
+      Executors.newSingleThreadScheduledExecutor(
+          work -> {
+            Thread thread = new Thread(work, "watched folders");
+            thread.setDaemon(true);
+            return thread;
+          });
+
+  /** What was found in the look before, by folder. */
+  private final Map<Long, Set<WatchedFolders.Waiting>> before = new HashMap<>();
+
+  Watching(WatchedFolders watched, WatchJob job) {
+    this.watched = watched;
+    this.job = job;
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  void begin() {
+    var unused =
+        clock.scheduleWithFixedDelay(this::look, EVERY_MS, EVERY_MS, TimeUnit.MILLISECONDS);
+  }
+
+  private void look() {
+    try {
+      watched.active().forEach(this::look);
+    } catch (RuntimeException e) {
+      LOG.warn("watched folders could not be looked into", e); // the next look tries again
+    }
+  }
+
+  private void look(WatchRows.Watched folder) {
+    List<WatchedFolders.Waiting> now = watched.waiting(folder);
+    Set<WatchedFolders.Waiting> old = before.getOrDefault(folder.id(), Set.of());
+    before.put(folder.id(), Set.copyOf(now));
+    List<WatchedFolders.Waiting> settled = now.stream().filter(old::contains).toList();
+    if (!settled.isEmpty() && !job.isBusy(folder.id())) {
+      job.start(folder, settled);
+    }
+  }
+
+  @Override
+  public void destroy() {
+    clock.shutdownNow();
+  }
+}

@@ -1,0 +1,76 @@
+package org.nineveils.picture;
+
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.nineveils.refusal.Refusal;
+
+/**
+ * How results of many photos are called: words with {@code {photo}}, {@code {look}} and {@code
+ * {number}} in them, without an ending.
+ *
+ * @param text 1…{@value #MOST} characters, with the photo's name or the number in it
+ */
+public record NamePattern(String text) {
+  /** Most characters. */
+  public static final int MOST = 80;
+
+  /** Most characters that a photo's name or a look's gives to it. */
+  private static final int MOST_OF_ONE = 80;
+
+  private static final Pattern WORD = Pattern.compile("\\{([^{}]*)}");
+  private static final String UNFIT = "[\\p{Cntrl}/\\\\:*?\"<>|]+";
+
+  /** The pattern where none is chosen. */
+  public static final NamePattern START = new NamePattern("{photo}-{look}");
+
+  public NamePattern {
+    if (text.isBlank() || text.length() > MOST) {
+      throw new Refusal("Names of results take 1 to %d characters.".formatted(MOST));
+    }
+    Matcher words = WORD.matcher(text);
+    while (words.find()) {
+      if (!Map.of("photo", "", "look", "", "number", "").containsKey(words.group(1))) {
+        throw new Refusal(
+            "“{%s}” is no part of a name; there are {photo}, {look} and {number}."
+                .formatted(words.group(1)));
+      }
+    }
+    String plain = WORD.matcher(text).replaceAll("");
+    if (Pattern.compile(UNFIT + "|[{}]").matcher(plain).find() || text.startsWith(".")) {
+      throw new Refusal(
+          "“%s” cannot be part of a file's name: leave out / \\ : * ? \" < > | { } and a dot at the front."
+              .formatted(text));
+    }
+    if (!text.contains("{photo}") && !text.contains("{number}")) {
+      throw new Refusal(
+          "Names of results need {photo} or {number}, so that each photo gets one of its own.");
+    }
+  }
+
+  /**
+   * The name of a result, without an ending.
+   *
+   * @param photo name of the photo's file, with or without its ending
+   * @param look name of what it wears
+   * @param number of the photo, counted from 1
+   */
+  public String of(String photo, String look, int number) {
+    Map<String, String> words =
+        Map.of(
+            "photo", fit(photo.replaceFirst("\\.[A-Za-z]{3,4}$", "")),
+            "look", fit(look),
+            "number", "%03d".formatted(number));
+    return WORD.matcher(text).replaceAll(m -> Matcher.quoteReplacement(words.get(m.group(1))));
+  }
+
+  private static String fit(String name) {
+    String clean = name.replaceAll(UNFIT, "-").replaceFirst("^[.\\s]+", "").strip();
+    int length = clean.codePointCount(0, clean.length());
+    String cut =
+        length <= MOST_OF_ONE
+            ? clean
+            : clean.substring(0, clean.offsetByCodePoints(0, MOST_OF_ONE));
+    return cut.isEmpty() ? "photo" : cut;
+  }
+}
