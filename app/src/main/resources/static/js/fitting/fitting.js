@@ -31,6 +31,7 @@ import { placesOf } from "./places.js";
 import { Pins } from "./pins.js";
 import { coversMost } from "../mask/rules.js";
 import { PaintPanel } from "./paint-panel.js";
+import { suits } from "./suits.js";
 import { wornTogether } from "./together.js";
 import { tracing } from "./tracing.js";
 import { counted, others as masksBeside, railItem, WHOLE, wornOf } from "./wearing.js";
@@ -168,6 +169,7 @@ function turnTo(next) {
   show();
   stage.another();
   trace.changed();
+  suiting.away();
 }
 
 /** Asks anew for the picture and for what is told of it. */
@@ -268,6 +270,7 @@ find("take-off").addEventListener("click", () => ask("take-off", { effect: page.
 find("brush-whole").addEventListener("click", () => takeBrush(WHOLE));
 find("keep-open")?.addEventListener("click", keeping(find("keep"), api, { fitting: () => fitting, painted: () => painting.counts, pieces, names, store, offers, placeOf: others.placeOf, photo: () => photos.photo.id, redraw }));
 find("batch-open").addEventListener("click", batch(find("batch"), api, () => photos.others, () => store.settled()));
+const suiting = suits(find("suits"), () => api, offers.pieces);
 listenUndo(undo);
 listenExports(document.querySelectorAll("[data-format]"), (format) => `${api}/export?format=${format}`);
 

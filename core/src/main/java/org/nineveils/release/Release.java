@@ -11,6 +11,7 @@ import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.Scaling;
 import org.nineveils.picture.Shelf;
+import org.nineveils.proof.Limits;
 import org.nineveils.veil.Effect;
 
 /**
@@ -112,12 +113,28 @@ public record Release(
    *
    * @param number counts from 1
    * @param against sections of the kit that it goes not with
+   * @param limits that the maker held its effects to
    */
   public record SectionPart(
-      int number, String name, StackingRule rule, List<Against> against, List<EffectPart> effects) {
+      int number,
+      String name,
+      StackingRule rule,
+      List<Against> against,
+      Limits limits,
+      List<EffectPart> effects) {
     public SectionPart {
       against = List.copyOf(against);
       effects = List.copyOf(effects);
+    }
+
+    /** A section whose effects were held to the limits that measures begin with. */
+    public SectionPart(
+        int number,
+        String name,
+        StackingRule rule,
+        List<Against> against,
+        List<EffectPart> effects) {
+      this(number, name, rule, against, Limits.START, effects);
     }
 
     /** A section that goes with every other. */

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Set;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
+import org.nineveils.document.LimitsJson;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.picture.PictureReader;
@@ -204,7 +205,7 @@ public final class ReleaseReader {
   }
 
   private Release.SectionPart section(Fields f) {
-    f.only("number", "name", "rule", "effects", AgainstJson.NAME);
+    f.only("number", "name", "rule", "effects", AgainstJson.NAME, ReleaseWriter.LIMITS);
     return f.build(
         () ->
             new Release.SectionPart(
@@ -212,6 +213,9 @@ public final class ReleaseReader {
                 Names.check("A section", f.text("name")),
                 StackingRule.ofId(f.text("rule")),
                 AgainstJson.read(f),
+                f.has(ReleaseWriter.LIMITS)
+                    ? LimitsJson.parse(f.object(ReleaseWriter.LIMITS))
+                    : org.nineveils.proof.Limits.START,
                 f.objects("effects", this::effect)));
   }
 

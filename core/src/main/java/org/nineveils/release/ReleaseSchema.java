@@ -1,9 +1,13 @@
 package org.nineveils.release;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Names;
+import org.nineveils.proof.Limits;
+import org.nineveils.proof.measure.Measure;
+import org.nineveils.proof.measure.Measures;
 import org.nineveils.release.signing.Signed;
 
 /** JSON Schemas (draft 2020-12) of a release as a whole: its manifest and its signature. */
@@ -13,6 +17,7 @@ public final class ReleaseSchema {
   private ReleaseSchema() {}
 
   /** Schema of the manifest. */
+  @SuppressWarnings("unchecked") // properties are a map
   public static String manifest() {
     Object effect =
         FormatSchema.object(
@@ -23,7 +28,9 @@ public final class ReleaseSchema {
                 "before", FormatSchema.path("^previews/.+\\.jpg$"),
                 "after", FormatSchema.path("^previews/.+\\.jpg$")),
             List.of("name", "file"));
-    Object kit = FormatSchema.kit(FormatSchema.section(effect));
+    Map<String, Object> section = FormatSchema.section(effect);
+    ((Map<String, Object>) section.get("properties")).put(ReleaseWriter.LIMITS, limits());
+    Object kit = FormatSchema.kit(section);
     Map<String, Object> schema =
         FormatSchema.object(
             Json.object(
@@ -62,6 +69,16 @@ public final class ReleaseSchema {
                 "notes",
                 "kits"));
     return FormatSchema.document("Manifest of a Nine Veils release", schema);
+  }
+
+  /** By id of a measure its bound, or that it is not judged. */
+  private static Object limits() {
+    Map<String, Object> bounds = new LinkedHashMap<>();
+    for (Measure m : Measures.all()) {
+      Object bound = Json.object("type", "number", "minimum", 0, "maximum", Limits.MOST);
+      bounds.put(m.id(), Json.object("anyOf", List.of(bound, Json.object("const", "off"))));
+    }
+    return FormatSchema.object(bounds, List.of());
   }
 
   /** Schema of {@value Signed#FILE}. */

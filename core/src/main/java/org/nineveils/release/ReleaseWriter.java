@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Map;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
+import org.nineveils.document.LimitsJson;
 import org.nineveils.kit.Names;
+import org.nineveils.proof.Limits;
 import org.nineveils.release.signing.MakersKey;
 
 /**
@@ -19,6 +21,9 @@ public final class ReleaseWriter {
 
   /** Version of the package format that this build writes and the newest it reads. */
   static final int FORMAT_VERSION = 1;
+
+  /** What a section is held to, in the manifest. */
+  static final String LIMITS = "limits";
 
   /** Files of the cover. */
   static final String COVER_BEFORE = "cover/before.jpg";
@@ -94,6 +99,9 @@ public final class ReleaseWriter {
               "rule", section.rule().id(),
               "effects", effects);
       AgainstJson.write(section.against(), entry);
+      if (!section.limits().equals(Limits.START)) {
+        entry.put(LIMITS, LimitsJson.format(section.limits()));
+      }
       sections.add(entry);
     }
     return Json.object("name", kit.name(), "purpose", kit.purpose(), "sections", sections);

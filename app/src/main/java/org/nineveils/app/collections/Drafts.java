@@ -9,9 +9,11 @@ import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.kits.Rows;
 import org.nineveils.app.maker.MakersMark;
+import org.nineveils.app.proofs.Judging;
 import org.nineveils.app.render.PlacedPictures;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.proof.Limits;
 import org.nineveils.release.Release;
 import org.springframework.stereotype.Component;
 
@@ -23,6 +25,7 @@ class Drafts {
   private final CollectionService collections;
   private final GoingIn going;
   private final BenchService bench;
+  private final Judging judging;
   private final PlacedPictures pictures;
   private final MakersMark mark;
   private final Journal journal;
@@ -31,12 +34,14 @@ class Drafts {
       CollectionService collections,
       GoingIn going,
       BenchService bench,
+      Judging judging,
       PlacedPictures pictures,
       MakersMark mark,
       Journal journal) {
     this.collections = collections;
     this.going = going;
     this.bench = bench;
+    this.judging = judging;
     this.pictures = pictures;
     this.mark = mark;
     this.journal = journal;
@@ -46,6 +51,7 @@ class Drafts {
    * All that goes in, as it is at one moment.
    *
    * @param effects by id, with the photo and the paint that show each best
+   * @param limits of sections, by id
    * @param cover with the photo of the cover, which may be none
    */
   record Snapshot(
@@ -53,22 +59,28 @@ class Drafts {
       String makersMark,
       List<GoingIn.Kit> kits,
       Map<Long, BenchService.Shown> effects,
+      Map<Long, Limits> limits,
       BenchService.Shown cover) {
     List<Rows.Head> heads() {
       return kits.stream().flatMap(k -> k.effects().stream()).toList();
     }
   }
 
-  Snapshot snapshot(long id) {
+  Snapshot snapshot(long collection) {
     return journal.quietly(
         () -> {
-          CollectionRows.Collection c = collections.get(id);
-          List<GoingIn.Kit> kits = going.of(id);
+          CollectionRows.Collection c = collections.get(collection);
+          List<GoingIn.Kit> kits = going.of(collection);
           Map<Long, BenchService.Shown> effects = new HashMap<>();
+          Map<Long, Limits> limits = new HashMap<>();
           for (GoingIn.Kit kit : kits) {
+            for (GoingIn.Section section : kit.sections()) {
+              long id = section.row().id();
+              limits.put(id, judging.limits(kit.row().id(), id));
+            }
             kit.effects().forEach(e -> effects.put(e.id(), bench.shown(e.id())));
           }
-          return new Snapshot(c, mark.get(), kits, effects, cover(c));
+          return new Snapshot(c, mark.get(), kits, effects, limits, cover(c));
         });
   }
 
@@ -137,6 +149,7 @@ class Drafts {
         section.row().name(),
         StackingRule.ofId(section.row().rule()),
         section.against(),
+        snapshot.limits().getOrDefault(section.row().id(), Limits.START),
         section.effects().stream()
             .map(
                 head -> {

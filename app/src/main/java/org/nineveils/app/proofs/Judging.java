@@ -133,6 +133,11 @@ public class Judging {
     return new Rules(limits.all(kitId), accepted.inKit(kitId));
   }
 
+  /** What the effects of a section are held to. */
+  public Limits limits(long kitId, long sectionId) {
+    return rules(kitId).in(sectionId);
+  }
+
   /**
    * Sets limits.
    *
