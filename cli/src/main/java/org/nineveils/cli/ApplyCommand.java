@@ -10,10 +10,14 @@ import java.util.concurrent.Callable;
 import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
 import org.nineveils.mask.Paint;
+import org.nineveils.picture.NamePattern;
+import org.nineveils.picture.NewFile;
 import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureException;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureWriter;
+import org.nineveils.picture.Scaling;
 import org.nineveils.picture.data.PhotoData;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
@@ -28,10 +32,14 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 
-/** Wears an effect of a release on a photo. */
+/** Wears an effect of a release on a photo, or on all photos of a folder. */
 @Command(
     name = "apply",
-    description = "Applies an effect of a release to a photo, at full size.",
+    description = {
+      "Applies an effect of a release to a photo, or to all photos of a folder.",
+      "Where --photo is a folder, --out is one too: results go into it under names of their own,",
+      "nothing is written over, and what fails is named; then the exit status is 1.",
+    },
     mixinStandardHelpOptions = true)
 final class ApplyCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
@@ -45,14 +53,29 @@ final class ApplyCommand implements Callable<Integer> {
   @Option(
       names = "--photo",
       required = true,
-      description = "JPEG, PNG, TIFF or WebP to apply it to")
+      description = "JPEG, PNG, TIFF or WebP to apply it to, or a folder of them")
   private Path photo;
 
   @Option(
       names = "--out",
       required = true,
-      description = "file to write: .jpg, .png or .tif (16 bits a channel)")
+      description = "file to write: .jpg, .png or .tif (16 bits a channel); or a folder")
   private Path out;
+
+  @Option(
+      names = "--names",
+      description =
+          "names of results in a folder, of {photo}, {look} and {number} (start: ${DEFAULT-VALUE})")
+  private String names = NamePattern.START.text();
+
+  @Option(
+      names = "--format",
+      description =
+          "format of results in a folder: jpg, png, png16 or tif (start: ${DEFAULT-VALUE})")
+  private String folderFormat = "jpg";
+
+  @Option(names = "--size", description = "long side of results, pixels (start: as the photo)")
+  private Integer size;
 
   @Option(names = "--deep", description = "write a .png with 16 bits a channel instead of 8")
   private boolean deep;
@@ -84,25 +107,64 @@ final class ApplyCommand implements Callable<Integer> {
   private boolean discreet;
 
   @Override
-  public Integer call() {
+  public Integer call() throws IOException {
     if (opacity != null && !(opacity >= 0 && opacity <= 1)) {
       throw new Refusal("--opacity must be between 0 and 1, but was %s.".formatted(opacity));
     }
     PictureFormat.checkQuality(quality);
-    PictureFormat format = format();
+    if (size != null && size < 1) {
+      throw new Refusal("--size must be at least 1, but was %d.".formatted(size));
+    }
+    boolean many = Files.isDirectory(photo);
+    PictureFormat format = many ? PictureFormat.ofId(folderFormat) : format();
     Release opened = ReleaseReader.read(release);
     Release.EffectPart part = opened.effect(effect);
-    Map<String, Paint> strokes = strokes();
-    Picture source = PictureReader.read(photo);
-    PhotoData data = discreet ? data().discreet() : data();
     double share = opacity == null ? part.effect().start() : opacity;
-    Stack stack = Stack.of(Bundle.of(part.effect().dialled(dials), strokes, share));
+    Stack stack = Stack.of(Bundle.of(part.effect().dialled(dials), strokes(), share));
     Manner manner = Manner.exact().picturesFrom(opened.shelf());
-    PictureWriter.write(Renderer.strips(source, stack, manner), format, quality, data, out);
-    spec.commandLine()
-        .getOut()
-        .printf("“%s” on %s: %s written.%n", part.name(), photo.getFileName(), out);
+    if (many) {
+      return all(part.name(), stack, manner, format);
+    }
+    one(photo, stack, manner, format, out);
+    say("“%s” on %s: %s written.%n".formatted(part.name(), photo.getFileName(), out));
     return 0;
+  }
+
+  private void say(String line) {
+    spec.commandLine().getOut().printf("%s", line);
+  }
+
+  private void one(Path from, Stack stack, Manner manner, PictureFormat format, Path to) {
+    Picture full = PictureReader.read(from);
+    Picture source = size == null ? full : Scaling.toLongSide(full, size);
+    PictureWriter.write(Renderer.strips(source, stack, manner), format, quality, data(from), to);
+  }
+
+  /** All photos of the folder, in the order of their names. */
+  private int all(String look, Stack stack, Manner manner, PictureFormat format)
+      throws IOException {
+    if (Files.exists(out) && Files.isSameFile(out, photo)) {
+      throw new Refusal("Results cannot go into the folder that photos are taken from.");
+    }
+    NamePattern pattern = new NamePattern(names);
+    Files.createDirectories(out);
+    int number = 0;
+    int failed = 0;
+    for (Path from : TestPhoto.pictures(photo)) {
+      number++;
+      String name = pattern.of(String.valueOf(from.getFileName()), look, number);
+      try {
+        Path to =
+            NewFile.write(
+                out, name, format.suffix(), part -> one(from, stack, manner, format, part));
+        say("%s written.%n".formatted(to));
+      } catch (PictureException e) {
+        failed++;
+        spec.commandLine().getErr().println(e.getMessage());
+      }
+    }
+    say("%d of %d done.%n".formatted(number - failed, number));
+    return failed == 0 ? 0 : 1;
   }
 
   private PictureFormat format() {
@@ -116,9 +178,10 @@ final class ApplyCommand implements Callable<Integer> {
     return named == PictureFormat.PNG ? PictureFormat.PNG_16 : named;
   }
 
-  private PhotoData data() {
+  private PhotoData data(Path from) {
     try {
-      return PhotoData.of(Files.readAllBytes(photo));
+      PhotoData all = PhotoData.of(Files.readAllBytes(from));
+      return discreet ? all.discreet() : all;
     } catch (IOException e) {
       return PhotoData.NONE; // it was read a moment ago; the picture is written all the same
     }

@@ -24,6 +24,7 @@ import picocli.CommandLine.Command;
       ApplyCommand.class,
       EffectsCommand.class,
       GuideCommand.class,
+      PackCommand.class,
       ProofCommand.class,
       TablesCommand.class
     })

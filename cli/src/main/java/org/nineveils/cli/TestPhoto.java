@@ -2,7 +2,6 @@ package org.nineveils.cli;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,12 +46,19 @@ record TestPhoto(String name, Plain plain) {
    * @throws Refusal with a sentence if there is no such folder, or no photo in it
    */
   static List<TestPhoto> in(Path folder) {
-    List<TestPhoto> out = new ArrayList<>();
-    for (Path file : ProofCommand.listed(folder)) {
-      if (file.getFileName().toString().matches(PICTURE)) {
-        out.add(of(file));
-      }
-    }
+    return pictures(folder).stream().map(TestPhoto::of).toList();
+  }
+
+  /**
+   * Files of photos in a folder, by name.
+   *
+   * @throws Refusal with a sentence if there is no such folder, or no photo in it
+   */
+  static List<Path> pictures(Path folder) {
+    List<Path> out =
+        ProofCommand.listed(folder).stream()
+            .filter(file -> file.getFileName().toString().matches(PICTURE))
+            .toList();
     if (out.isEmpty()) {
       throw new Refusal("There is no photo in “%s”.".formatted(folder));
     }

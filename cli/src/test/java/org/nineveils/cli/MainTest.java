@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -20,6 +21,8 @@ import org.nineveils.kit.StackingRule;
 import org.nineveils.mask.Mask;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
+import org.nineveils.release.KitFile;
+import org.nineveils.release.KitFiles;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseReader;
 import org.nineveils.release.ReleaseWriter;
@@ -163,6 +166,79 @@ class MainTest {
       most = Math.max(most, Math.abs(ours.g()[i] - written.g()[i]));
     }
     assertThat(most).isLessThanOrEqualTo(0.5 / 65535 + 1e-6);
+  }
+
+  @Test
+  void applyTakesAFolderGivesNamesWritesOverNothingAndNamesWhatFails() throws IOException {
+    Path from = Files.createDirectories(folder.resolve("in"));
+    Files.copy(PHOTO, from.resolve("cat.jpg"));
+    Files.writeString(from.resolve("torn.jpg"), "no picture");
+    Path to = Files.createDirectories(folder.resolve("done"));
+    Files.writeString(to.resolve("001 cat Milk.png"), "was there");
+    int status =
+        apply(
+            "Milk",
+            from,
+            to,
+            "--names",
+            "{number} {photo} {look}",
+            "--format",
+            "png",
+            "--size",
+            90);
+    assertThat(status).isEqualTo(1);
+    assertThat(err.strip().lines()).hasSize(1);
+    assertThat(err).contains("torn.jpg");
+    assertThat(out).contains("1 of 2 done.");
+    assertThat(to.resolve("001 cat Milk.png")).hasContent("was there");
+    assertThat(PictureReader.read(to.resolve("001 cat Milk-2.png")).longSide()).isEqualTo(90);
+    fails(apply("Milk", from, from), "the folder that photos are taken from");
+    fails(apply("Milk", from, to, "--names", "{look}"), "{photo} or {number}");
+  }
+
+  private Path kits(Effect effect) throws IOException {
+    var part = new KitFile.EffectPart("Milk", effect, List.of(), false, Optional.empty(), "");
+    var section =
+        new KitFile.SectionPart(
+            1, "Looks", StackingRule.ONE_AT_A_TIME, List.of(), Optional.empty(), List.of(part));
+    var kit = new KitFile.KitPart("Cradle", "newborns", List.of(section));
+    Path file = folder.resolve("cradle-%d.kits.zip".formatted(effect.hashCode()));
+    return Files.write(file, KitFiles.write(new KitFile(List.of(kit), List.of(), Map.of())));
+  }
+
+  private int pack(Path kits, String version, Path to, Object... more) {
+    List<Object> all = new ArrayList<>(List.of("pack", "--kits", kits, "--name", "Soft"));
+    all.addAll(List.of("--release-version", version, "--out", to));
+    all.addAll(List.of(more));
+    return nv(all.toArray());
+  }
+
+  @Test
+  void packMakesAReleaseOfAKitFileWithPicturesAndNewsOfAVersionThatIsHighEnough()
+      throws IOException {
+    Path one = folder.resolve("one.zip");
+    assertThat(pack(kits(effect()), "1.0", one, "--mark", "Quillfern", "--photo", PHOTO)).isZero();
+    Release packed = ReleaseReader.check(one);
+    assertThat(packed.effect("Milk").after()).isNotEmpty();
+    assertThat(packed.effect("Milk").effect()).isEqualTo(effect());
+    Path two = folder.resolve("two.zip");
+    Path darker = kits(effect().startingAt(0.5));
+    fails(pack(darker, "1.1", two, "--since", one), "the version is at least 2.0, but is 1.1");
+    assertThat(two).doesNotExist();
+    assertThat(pack(darker, "2.0", two, "--since", one)).isZero();
+    assertThat(ReleaseReader.read(two).news().lines())
+        .containsExactly("“Milk” looks different: goes on at 50 % instead of 100 %.");
+    fails(pack(darker, "2.0", two), "is there already");
+    fails(pack(darker, "2.0", folder.resolve("k.zip"), "--key", one), "NINEVEILS_PHRASE");
+  }
+
+  @Test
+  void guideWritesPdfAndPageIntoANewFolder() {
+    Path to = folder.resolve("guide");
+    assertThat(nv("guide", "--release", release, "--out", to)).isZero();
+    assertThat(to.resolve("guide.pdf")).isNotEmptyFile();
+    assertThat(to.resolve("contact-sheet.html")).content().contains("Milk", "<h1>Soft</h1>");
+    fails(nv("guide", "--release", release, "--out", to), "is there already");
   }
 
   /** One veil blows a photo by two stops; in the other release it is a third of one. */

@@ -20,7 +20,7 @@ public record PictureSetting(String key, String label, String group, Use use)
     /** It is seen. */
     SEEN("image/jpeg,image/png"),
     /** Its pixels are the entries of a colour table. */
-    COLOUR_TABLE(".cube,image/png");
+    COLOUR_TABLE(".cube,.clf,image/png");
 
     private final String accepts;
 

@@ -62,6 +62,11 @@ public record Veil(
     return new Veil(id, name, kind, settings, blend, share, lifted, mask, meantFor);
   }
 
+  /** The same veil blended otherwise. */
+  public Veil withBlend(BlendMode other) {
+    return new Veil(id, name, kind, settings, other, opacity, lifted, mask, meantFor);
+  }
+
   /** The same veil covering elsewhere. */
   public Veil withMask(Mask other) {
     return new Veil(id, name, kind, settings, blend, opacity, lifted, other, meantFor);

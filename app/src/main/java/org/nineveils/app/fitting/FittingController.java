@@ -30,6 +30,7 @@ class FittingController {
   private final FittingService fittings;
   private final PhotoService photos;
   private final Exports exports;
+  private final Rasters rasters;
   private final FittingStates states;
   private final Wardrobes wardrobes;
 
@@ -37,12 +38,14 @@ class FittingController {
       FittingService fittings,
       PhotoService photos,
       Exports exports,
+      Rasters rasters,
       FittingStates states,
       Wardrobes wardrobes) {
     this.fittings = fittings;
     this.wardrobes = wardrobes;
     this.photos = photos;
     this.exports = exports;
+    this.rasters = rasters;
     this.states = states;
   }
 
@@ -121,6 +124,9 @@ class FittingController {
       @RequestParam(name = "quality", defaultValue = "" + PictureFormat.QUALITY) int quality,
       @RequestParam(name = "discreet", defaultValue = "false") boolean discreet) {
     FittingRow row = fittings.get(id);
+    if (format.equals(Rasters.FORMAT)) {
+      return Map.of("job", rasters.start(row).shown());
+    }
     Result as = new Result(PictureFormat.ofId(format), quality, discreet);
     Wardrobe wardrobe = fittings.wardrobe(row);
     Map<String, Object> state = StackJson.format(fittings.fitting(row), wardrobe.effects());

@@ -15,6 +15,7 @@ import org.nineveils.picture.Scaling;
 import org.nineveils.picture.Shelf;
 import org.nineveils.refusal.Limits;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.veil.colour.ClfFile;
 import org.nineveils.veil.colour.ColourTable;
 import org.nineveils.veil.colour.CubeFile;
 import org.springframework.stereotype.Service;
@@ -70,11 +71,15 @@ public class PlacedPictures implements Shelf {
    * @throws Refusal with a sentence if it is none
    */
   public String takeTable(String fileName, byte[] file) {
-    if (fileName.toLowerCase(Locale.ROOT).endsWith(".cube")) {
+    String lower = fileName.toLowerCase(Locale.ROOT);
+    if (lower.endsWith(".cube") || lower.endsWith(".clf")) {
       if (file.length > Limits.TABLE_BYTES) {
         throw new Refusal("“%s” is too large for a table.".formatted(fileName));
       }
-      Picture table = CubeFile.read(new String(file, StandardCharsets.UTF_8), fileName);
+      Picture table =
+          lower.endsWith(".clf")
+              ? ClfFile.read(file, fileName)
+              : CubeFile.read(new String(file, StandardCharsets.UTF_8), fileName);
       return take(fileName, PictureWriter.png16(table));
     }
     Picture picture = PictureReader.read(file, fileName);

@@ -1,0 +1,76 @@
+package org.nineveils.veil.colour;
+
+import org.nineveils.veil.Band;
+import org.nineveils.veil.NodeTable;
+
+/** Curves and tables of Common LUT Format files. */
+final class ClfTables {
+  /** Most entries of a curve. */
+  private static final int MOST_OF_CURVE = 65_536;
+
+  private ClfTables() {}
+
+  /** A curve for each of red, green and blue, straight between its entries. */
+  static ClfNode curve(ClfNode.Source s) {
+    if (s.e().hasAttribute("halfDomain") || s.e().hasAttribute("rawHalfs")) {
+      throw s.fault("runs over half floats, which is not understood");
+    }
+    int[] dim = s.dim();
+    double[] v = s.array();
+    int n = dim[0];
+    int columns = dim.length < 2 ? 1 : dim[1];
+    if (n < 2 || n > MOST_OF_CURVE || (columns != 1 && columns != 3) || v.length != n * columns) {
+      throw s.fault("has %d numbers, which is not what its sizes say".formatted(v.length));
+    }
+    double most = s.most("outBitDepth");
+    return rgb -> {
+      for (int c = 0; c < 3; c++) {
+        double at = Math.min(1, Math.max(0, rgb[c])) * (n - 1);
+        int i = Math.min(n - 2, (int) at);
+        int column = columns == 1 ? 0 : c;
+        double low = v[i * columns + column];
+        double high = v[(i + 1) * columns + column];
+        rgb[c] = (low + (at - i) * (high - low)) / most;
+      }
+    };
+  }
+
+  /** A table of three axes, blue running fastest. */
+  record Cube(int side, NodeTable table, Band in, Band out) implements ClfNode {
+    @Override
+    public void apply(double[] rgb) {
+      in.r[0] = within(rgb[0]);
+      in.g[0] = within(rgb[1]);
+      in.b[0] = within(rgb[2]);
+      table.run(in, out, 1, 0, 0, in);
+      rgb[0] = out.r[0];
+      rgb[1] = out.g[0];
+      rgb[2] = out.b[0];
+    }
+
+    private static float within(double v) {
+      return (float) Math.min(1, Math.max(0, v));
+    }
+  }
+
+  static ClfNode cube(ClfNode.Source s) {
+    int[] dim = s.dim();
+    double[] v = s.array();
+    int side = dim[0];
+    boolean even = dim.length >= 3 && dim[1] == side && dim[2] == side;
+    if (!even || side < 2 || side > ColourTable.MOST) {
+      throw s.fault("must have 2 to %d entries along each axis alike".formatted(ColourTable.MOST));
+    }
+    if (v.length != side * side * side * 3) {
+      throw s.fault("has %d numbers, which is not what its sizes say".formatted(v.length));
+    }
+    double most = s.most("outBitDepth");
+    float[] nodes = new float[side * side * side * 4];
+    for (int i = 0; i < side * side * side; i++) {
+      for (int c = 0; c < 3; c++) {
+        nodes[4 * i + c] = (float) (v[3 * i + c] / most);
+      }
+    }
+    return new Cube(side, new NodeTable(side, nodes), new Band(), new Band());
+  }
+}
