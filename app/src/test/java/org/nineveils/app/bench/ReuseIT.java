@@ -1,6 +1,7 @@
 package org.nineveils.app.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -127,6 +128,14 @@ class ReuseIT extends BenchTrial {
     List<Integer> negative = bench.colour(0.5, 0.5);
     for (int c = 0; c < 3; c++) {
       assertThat(negative.get(c)).isBetween(254 - plain.get(c), 256 - plain.get(c));
+    }
+    choose(
+        "negative.clf",
+        "<ProcessList id=\"n\" compCLFversion=\"3.0\"><LUT1D><Array dim=\"2 1\">1 0</Array></LUT1D></ProcessList>");
+    page.getByText("negative.clf").first().waitFor();
+    bench.settle();
+    for (int c = 0; c < 3; c++) {
+      assertThat(bench.colour(0.5, 0.5).get(c)).isCloseTo(negative.get(c), within(1));
     }
     choose("broken.cube", text + "0 0 0\n");
     page.getByText("“broken.cube”, line 10").waitFor();

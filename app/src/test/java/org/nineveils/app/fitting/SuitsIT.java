@@ -20,6 +20,18 @@ class SuitsIT extends FittingTrial {
     return 7;
   }
 
+  /** The file itself is read back in core: see {@code OpenRasterTest}. */
+  @Test
+  void whatIsWornIsSavedInLayers() {
+    wear("Evening amber");
+    page.getByText("Save the picture").click();
+    byte[] file = room.download("[data-format=ora]");
+    assertThat(new String(file, 30, 24, java.nio.charset.StandardCharsets.US_ASCII))
+        .isEqualTo("mimetypeimage/openraster");
+    page.locator("[data-take-off]").click();
+    room.settle();
+  }
+
   @Test
   void whatHelpsADarkPhotoComesFirstWithItsReasonAndIsPutOnFromThere() {
     page.locator("[data-suits-look]").click();

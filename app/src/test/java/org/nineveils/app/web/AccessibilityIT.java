@@ -1,9 +1,8 @@
 package org.nineveils.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.nineveils.app.testing.Axe.faults;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Page;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -17,22 +16,6 @@ import org.nineveils.app.testing.Workplace;
  * (rules after WCAG 2.2, levels A and AA).
  */
 class AccessibilityIT {
-  private static List<String> faults(Page page) {
-    return new AxeBuilder(page)
-            .setLegacyMode(true) // one document, no frames
-            .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-            .analyze()
-            .getViolations()
-            .stream()
-            .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
-            .map(AccessibilityIT::said)
-            .toList();
-  }
-
-  private static String said(Rule rule) {
-    return rule.getId() + ": " + rule.getNodes().stream().limit(4).map(n -> n.getHtml()).toList();
-  }
-
   @ParameterizedTest
   @ValueSource(
       strings = {
@@ -45,6 +28,9 @@ class AccessibilityIT {
         "/collections",
         "/collections/1",
         "/desk",
+        "/desk/find?q=soft",
+        "/desk/folders",
+        "/stall",
         "/jobs"
       })
   void pages(String path) {
