@@ -13,3 +13,8 @@ export async function favour(star) {
     sayFault(error);
   }
 }
+
+/** Listens to all stars of a part of the page. */
+export function listenFavours(root = document) {
+  for (const star of root.querySelectorAll("[data-favour]")) star.addEventListener("click", () => favour(star));
+}

@@ -43,8 +43,7 @@ import picocli.CommandLine.Spec;
     },
     mixinStandardHelpOptions = true)
 final class PackCommand implements Callable<Integer> {
-  private static final int LONG_SIDE = 640;
-  private static final float QUALITY = 0.88f;
+  private static final float QUALITY = Release.EffectPart.PICTURE_QUALITY;
   private static final byte[] NONE = {};
   private static final String PHRASE = "NINEVEILS_PHRASE";
 
@@ -88,7 +87,9 @@ final class PackCommand implements Callable<Integer> {
     String called = String.valueOf(kits.getFileName());
     KitFile file = KitFiles.open(bytes(kits), called, "");
     Picture source =
-        photo == null ? null : Scaling.toLongSide(PictureReader.read(photo), LONG_SIDE);
+        photo == null
+            ? null
+            : Scaling.toLongSide(PictureReader.read(photo), Release.EffectPart.PICTURE_SIDE);
     Release plain =
         new Release(
             Names.check("A collection", name),

@@ -55,7 +55,9 @@ final class ProofCommand implements Callable<Integer> {
 
   @Option(
       names = "--limits",
-      description = "JSON file: by id of a measure a bound or \"off\"; see docs/proofs.md")
+      description =
+          "JSON file: by id of a measure a bound or \"off\", for all; see docs/proofs.md (start: those that"
+              + " travelled in the release)")
   private Path limits;
 
   @Option(names = "--all", description = "print what is within too")
@@ -68,13 +70,16 @@ final class ProofCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Limits bounds = limits();
+    Optional<Limits> given = limits();
     Release now = ReleaseReader.read(release);
     Optional<Release> before = Optional.ofNullable(against).map(ReleaseReader::read);
     PrintWriter out = spec.commandLine().getOut();
     for (TestPhoto photo : TestPhoto.in(photos)) {
-      for (Release.EffectPart part : now.effects()) {
-        line(out, photo, part, now, before, bounds);
+      for (Release.KitPart kit : now.kits()) {
+        for (Release.SectionPart section : kit.sections()) {
+          Limits bounds = given.orElse(section.limits());
+          section.effects().forEach(part -> line(out, photo, part, now, before, bounds));
+        }
       }
     }
     out.printf("%d proofs: %d over, %d near, %d moved%n", proofs, over, near, moved);
@@ -133,13 +138,15 @@ final class ProofCommand implements Callable<Integer> {
     return String.format(Locale.ROOT, "moved · ΔE00 %.1f%s", move.by(), where);
   }
 
-  private Limits limits() {
+  /** Those of the file; empty where none is named, and each section's own count. */
+  private Optional<Limits> limits() {
     if (limits == null) {
-      return Limits.START;
+      return Optional.empty();
     }
     try {
       String name = "“%s”".formatted(limits.getFileName());
-      return LimitsJson.parse(Json.read(Files.readString(limits, StandardCharsets.UTF_8), name));
+      return Optional.of(
+          LimitsJson.parse(Json.read(Files.readString(limits, StandardCharsets.UTF_8), name)));
     } catch (IOException e) {
       throw new Refusal("“%s” could not be read.".formatted(limits));
     }

@@ -153,7 +153,24 @@ public record Release(
    * @param after the same through the effect
    */
   @SuppressWarnings("ArrayRecordComponent") // file contents, handed over
-  public record EffectPart(String name, String path, Effect effect, byte[] before, byte[] after) {}
+  public record EffectPart(String name, String path, Effect effect, byte[] before, byte[] after) {
+    /** Long side of its pictures, pixels, and their quality, 0…1. */
+    public static final int PICTURE_SIDE = 640;
+
+    public static final float PICTURE_QUALITY = 0.88f;
+
+    /** What an effect holds in memory, at a guess. */
+    private static final int BYTES = 40_000;
+  }
+
+  /** Bytes that it holds in memory: its pictures and, at a guess, its effects. */
+  public long bytes() {
+    long placed = pictures.values().stream().mapToLong(p -> p.length).sum();
+    return effects().stream()
+            .mapToLong(e -> e.before().length + e.after().length + EffectPart.BYTES)
+            .sum()
+        + placed;
+  }
 
   /** Every effect, in the order of kits and sections. */
   public List<EffectPart> effects() {

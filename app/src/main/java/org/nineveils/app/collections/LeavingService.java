@@ -10,6 +10,7 @@ import org.nineveils.app.proofs.Summaries;
 import org.nineveils.app.render.PlacedPictures;
 import org.nineveils.kit.EffectFacts;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.release.Release;
 import org.nineveils.release.leaving.Leaving;
 import org.nineveils.release.leaving.Reason;
 import org.nineveils.release.since.NextVersion;
@@ -66,11 +67,12 @@ class LeavingService {
             .flatMap(k -> k.sections().stream())
             .flatMap(s -> s.effects().stream())
             .noneMatch(Leaving.Item::broken);
+    Release now = readable ? drafts.plain(snapshot) : null; // a broken picture is no release
     return new Leaving(
         kits,
         pairs,
-        readable && isTaken(snapshot),
-        readable ? tooLow(snapshot) : "",
+        readable && isTaken(snapshot, now),
+        readable ? tooLow(snapshot, now) : "",
         MEGABYTES_AN_EFFECT * snapshot.heads().size(),
         snapshot.cover() != null,
         !snapshot.collection().licence().isBlank());
@@ -80,27 +82,23 @@ class LeavingService {
    * The version that the changes since the highest one ask for, where the present one is lower;
    * empty where it is high enough, or the highest one itself.
    */
-  private String tooLow(Drafts.Snapshot snapshot) {
+  private String tooLow(Drafts.Snapshot snapshot, Release now) {
     String version = snapshot.collection().version();
     return packed
         .last(snapshot.collection().id())
         .filter(last -> !last.version().equals(version))
-        .map(
-            last ->
-                NextVersion.after(
-                    last.version(), Since.between(packed.release(last), drafts.plain(snapshot))))
+        .map(last -> NextVersion.after(last.version(), Since.between(packed.release(last), now)))
         .filter(least -> !NextVersion.isAtLeast(version, least))
         .orElse("");
   }
 
   /** Whether the version was packed before and something has changed since. */
-  private boolean isTaken(Drafts.Snapshot snapshot) {
+  private boolean isTaken(Drafts.Snapshot snapshot, Release now) {
     Optional<CollectionRows.Packed> same =
         packed.of(snapshot.collection().id()).stream()
             .filter(p -> p.version().equals(snapshot.collection().version()))
             .findFirst();
-    return same.isPresent()
-        && !Since.between(packed.release(same.get()), drafts.plain(snapshot)).isEmpty();
+    return same.isPresent() && !Since.between(packed.release(same.get()), now).isEmpty();
   }
 
   private Leaving.Item item(

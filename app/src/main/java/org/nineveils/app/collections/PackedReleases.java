@@ -15,8 +15,6 @@ import org.springframework.stereotype.Component;
 /** What was packed of collections: for ever, whatever becomes of them. */
 @Component
 public class PackedReleases {
-  private static final int BYTES_AN_EFFECT = 40_000;
-
   private final CollectionStore store;
   private final Blobs blobs;
   private final Shelf<String, Release> open;
@@ -24,13 +22,7 @@ public class PackedReleases {
   PackedReleases(CollectionStore store, Blobs blobs, Budget budget) {
     this.store = store;
     this.blobs = blobs;
-    this.open = budget.shelf("packed releases", PackedReleases::weight);
-  }
-
-  private static long weight(Release release) {
-    return release.effects().stream()
-        .mapToLong(e -> e.before().length + e.after().length + BYTES_AN_EFFECT)
-        .sum();
+    this.open = budget.shelf("packed releases", Release::bytes);
   }
 
   /** Of a collection, the newest first. */

@@ -4,6 +4,7 @@ import java.util.Optional;
 import org.nineveils.app.bench.BenchService;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureWriter;
+import org.nineveils.release.Release;
 import org.springframework.stereotype.Component;
 
 /**
@@ -11,9 +12,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Previews {
-  static final int LONG_SIDE = 640;
+  static final int LONG_SIDE = Release.EffectPart.PICTURE_SIDE;
   private static final int COVER_LONG_SIDE = 1200;
-  private static final float QUALITY = 0.88f;
   private static final byte[] NONE = {};
 
   private final BenchService bench;
@@ -35,8 +35,8 @@ class Previews {
   private byte[][] both(BenchService.Shown shown, int longSide) {
     Optional<Picture[]> both = bench.beforeAndAfter(shown, longSide);
     return new byte[][] {
-      both.map(p -> PictureWriter.jpeg(p[0], QUALITY)).orElse(NONE),
-      both.map(p -> PictureWriter.jpeg(p[1], QUALITY)).orElse(NONE)
+      both.map(p -> PictureWriter.jpeg(p[0], Release.EffectPart.PICTURE_QUALITY)).orElse(NONE),
+      both.map(p -> PictureWriter.jpeg(p[1], Release.EffectPart.PICTURE_QUALITY)).orElse(NONE)
     };
   }
 }

@@ -88,6 +88,7 @@ class DeskController {
     model.addAttribute("newer", updates.newer(row).orElse(null));
     model.addAttribute("before", updates.before(row));
     model.addAttribute("at", row);
+    model.addAttribute("marked", desk.favourites(id));
     model.addAttribute("guides", GuideFormat.values());
     model.addAttribute(
         "wear", photographed ? "/desk/fitting/of?wardrobe=release:" + id : "/desk#photos");

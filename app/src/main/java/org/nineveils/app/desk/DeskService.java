@@ -29,8 +29,6 @@ public class DeskService implements WardrobeSource {
   /** More sections than a kit has: keeps the sections of a release's kits apart and in order. */
   private static final int SECTIONS_PER_KIT = 100;
 
-  private static final int BYTES_AN_EFFECT = 40_000;
-
   /** What undo of releases at the desk looks at. */
   static final String SCOPE = "desk";
 
@@ -59,7 +57,7 @@ public class DeskService implements WardrobeSource {
     this.thumbnails = thumbnails;
     this.keys = keys;
     this.favourites = favourites;
-    this.open = budget.shelf("open releases", DeskService::bytes);
+    this.open = budget.shelf("open releases", Release::bytes);
   }
 
   public List<DeskRow> all() {
@@ -124,6 +122,11 @@ public class DeskService implements WardrobeSource {
         });
   }
 
+  /** Paths of the effects of a release that are marked. */
+  Set<String> favourites(long id) {
+    return favourites.of(id);
+  }
+
   /** Marks an effect of a release as a favourite, or takes the mark off. */
   void favour(long id, String path, boolean is) {
     release(get(id)).effect(path);
@@ -148,15 +151,6 @@ public class DeskService implements WardrobeSource {
   String signed(DeskRow row) {
     Signed signed = ReleaseReader.signed(blobs.get(row.sha()), row.name());
     return keys.said(signed, row.makersMark(), row.sha());
-  }
-
-  /** What an open release holds in memory: its pictures and, at a guess, its effects. */
-  private static long bytes(Release release) {
-    long pictures = release.pictures().values().stream().mapToLong(p -> p.length).sum();
-    return pictures
-        + release.effects().stream()
-            .mapToLong(e -> e.before().length + e.after().length + BYTES_AN_EFFECT)
-            .sum();
   }
 
   /** One effect of a release on a photo, small. */

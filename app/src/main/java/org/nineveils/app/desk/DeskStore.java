@@ -69,14 +69,21 @@ class DeskStore {
     return out;
   }
 
-  /** Takes a release off, with those that it took the place of and that were put aside for it. */
+  /** Takes a release off, with those whose place it took and those that were put aside for it. */
   void remove(long id) {
-    db.sql(
-            """
-            delete from fitting where wardrobe in
-              (select 'release:' || id from desk_release where id = ? or replaced_by = ?)""")
-        .params(id, id)
-        .update();
-    db.sql("delete from desk_release where id = ? or replaced_by = ?").params(id, id).update();
+    List<Long> gone =
+        db.sql(
+                """
+                with recursive gone (id) as (
+                  select ? union
+                  select r.id from desk_release r join gone on r.replaced_by = gone.id)
+                select id from gone""")
+            .param(id)
+            .query(Long.class)
+            .list();
+    for (long one : gone) {
+      db.sql("delete from fitting where wardrobe = 'release:' || ?").param(one).update();
+      db.sql("delete from desk_release where id = ?").param(one).update();
+    }
   }
 }

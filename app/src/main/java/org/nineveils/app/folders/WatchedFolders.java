@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.render.Result;
 import org.nineveils.app.undo.Journal;
@@ -25,6 +26,7 @@ public class WatchedFolders {
   private final WatchStore store;
   private final Journal journal;
   private final Clock clock;
+  private final AtomicInteger turns = new AtomicInteger();
 
   WatchedFolders(Folders folders, WatchStore store, Journal journal, Clock clock) {
     this.folders = folders;
@@ -129,6 +131,7 @@ public class WatchedFolders {
   }
 
   private void quietly(Runnable work) {
+    turns.incrementAndGet();
     journal.quietly(
         () -> {
           work.run();
@@ -143,17 +146,25 @@ public class WatchedFolders {
    */
   record Waiting(String name, String stamp) {}
 
-  /** Photos of a folder of which nothing was made yet, as the disk has them now. */
-  List<Waiting> waiting(WatchRows.Watched watched) {
-    List<Path> there = folders.photos(watched.folder());
-    if (there.isEmpty()) {
-      return List.of();
-    }
+  /** Photos of a folder as the disk has them now, in the order of their names. */
+  List<Waiting> there(WatchRows.Watched watched) {
+    return folders.photos(watched.folder()).stream()
+        .map(p -> new Waiting(p.getFileName().toString(), stamp(p)))
+        .filter(w -> !w.stamp().isEmpty())
+        .toList();
+  }
+
+  /** Those of which nothing was made yet. */
+  List<Waiting> waiting(WatchRows.Watched watched, List<Waiting> there) {
     var known = store.known(watched.id());
     return there.stream()
-        .map(p -> new Waiting(p.getFileName().toString(), stamp(p)))
-        .filter(w -> !w.stamp().isEmpty() && !known.contains(WatchStore.key(w.name(), w.stamp())))
+        .filter(w -> !known.contains(WatchStore.key(w.name(), w.stamp())))
         .toList();
+  }
+
+  /** Counts what the user did to watched folders: all of them are to be looked into anew. */
+  int turns() {
+    return turns.get();
   }
 
   /** Empty where the file is gone again. */

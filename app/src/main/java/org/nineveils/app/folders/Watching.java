@@ -33,8 +33,13 @@ class Watching implements DisposableBean {
             return thread;
           });
 
-  /** What was found in the look before, by folder. */
+  /** What waited in the look before, by folder. */
   private final Map<Long, Set<WatchedFolders.Waiting>> before = new HashMap<>();
+
+  /** What lay there when all of it was made; while that is so, nothing else is asked. */
+  private final Map<Long, List<WatchedFolders.Waiting>> done = new HashMap<>();
+
+  private int turns;
 
   Watching(WatchedFolders watched, WatchJob job) {
     this.watched = watched;
@@ -49,6 +54,10 @@ class Watching implements DisposableBean {
 
   private void look() {
     try {
+      if (turns != watched.turns()) {
+        turns = watched.turns();
+        done.clear();
+      }
       watched.active().forEach(this::look);
     } catch (RuntimeException e) {
       LOG.warn("watched folders could not be looked into", e); // the next look tries again
@@ -56,11 +65,17 @@ class Watching implements DisposableBean {
   }
 
   private void look(WatchRows.Watched folder) {
-    List<WatchedFolders.Waiting> now = watched.waiting(folder);
+    List<WatchedFolders.Waiting> there = watched.there(folder);
+    if (there.equals(done.get(folder.id()))) {
+      return;
+    }
+    List<WatchedFolders.Waiting> now = watched.waiting(folder, there);
     Set<WatchedFolders.Waiting> old = before.getOrDefault(folder.id(), Set.of());
     before.put(folder.id(), Set.copyOf(now));
     List<WatchedFolders.Waiting> settled = now.stream().filter(old::contains).toList();
-    if (!settled.isEmpty() && !job.isBusy(folder.id())) {
+    if (now.isEmpty()) {
+      done.put(folder.id(), there);
+    } else if (!settled.isEmpty() && !job.isBusy(folder.id())) {
       job.start(folder, settled);
     }
   }

@@ -61,29 +61,22 @@ class AlikeService {
     }
     List<Cell> flat = columns.values().stream().flatMap(List::stream).toList();
     Map<String, Samples> colours = measuring.colours(flat);
-    Judging.Rules rules = judging.rules(kitId);
-    List<List<Likeness.Look>> looks = new ArrayList<>();
-    columns.values().forEach(column -> looks.add(looks(column, colours, rules)));
+    List<List<Likeness.Look>> looks = looks(columns, colours, kitId);
     if (looks.isEmpty()) {
       return Json.object("effects", List.of(), "pairs", List.of(), "bound", BOUND);
     }
     Likeness likeness = Likeness.of(looks);
     List<double[]> places = likeness.map(looks.size());
     List<Long> ids = List.copyOf(columns.keySet());
+    List<Object> pairs = new ArrayList<>();
+    for (Two two : near(likeness, columns)) {
+      pairs.add(List.of(two.one(), two.two(), two.mean(), two.most(), two.photo(), two.isWanted()));
+    }
     List<Object> shown = new ArrayList<>();
     for (int i = 0; i < ids.size(); i++) {
       Cell first = columns.get(ids.get(i)).get(0);
       double[] at = places.get(i);
       shown.add(List.of(first.head().id(), first.head().name(), at[0], at[1]));
-    }
-    Set<WantedStore.Two> both = new HashSet<>(wanted.all());
-    List<Object> pairs = new ArrayList<>();
-    for (Likeness.Pair p : likeness.below(FARTHEST)) {
-      long one = ids.get(p.one());
-      long two = ids.get(p.two());
-      long photo = columns.get(one).get(p.photo()).photo().id();
-      boolean are = both.contains(WantedStore.Two.of(one, two));
-      pairs.add(List.of(one, two, p.mean(), p.most(), photo, are));
     }
     long there = flat.stream().filter(c -> colours.containsKey(c.measured())).count();
     return Json.object(
@@ -92,6 +85,43 @@ class AlikeService {
         "bound", BOUND,
         "there", there,
         "total", flat.size());
+  }
+
+  /**
+   * Two effects that are near one another.
+   *
+   * @param mean ΔE00 over all photos
+   * @param most on one photo, which is named
+   * @param isWanted whether the maker wants both
+   */
+  record Two(long one, long two, double mean, double most, long photo, boolean isWanted) {}
+
+  private List<Two> near(Likeness likeness, Map<Long, List<Cell>> columns) {
+    List<Long> ids = List.copyOf(columns.keySet());
+    Set<WantedStore.Two> both = new HashSet<>(wanted.all());
+    List<Two> out = new ArrayList<>();
+    for (Likeness.Pair p : likeness.below(FARTHEST)) {
+      long one = ids.get(p.one());
+      long two = ids.get(p.two());
+      long photo = columns.get(one).get(p.photo()).photo().id();
+      boolean wants = both.contains(WantedStore.Two.of(one, two));
+      out.add(new Two(one, two, p.mean(), p.most(), photo, wants));
+    }
+    return out;
+  }
+
+  /** Pairs of a kit, the nearest first. */
+  List<Two> near(long kitId) {
+    Map<Long, List<Cell>> columns = Cells.byEffect(cells.all(kitId));
+    List<Cell> flat = columns.values().stream().flatMap(List::stream).toList();
+    List<List<Likeness.Look>> looks = looks(columns, measuring.colours(flat), kitId);
+    return looks.isEmpty() ? List.of() : near(Likeness.of(looks), columns);
+  }
+
+  private List<List<Likeness.Look>> looks(
+      Map<Long, List<Cell>> columns, Map<String, Samples> colours, long kitId) {
+    Judging.Rules rules = judging.rules(kitId);
+    return columns.values().stream().map(column -> looks(column, colours, rules)).toList();
   }
 
   /** On photos that the effect is not made for it is like nothing. */

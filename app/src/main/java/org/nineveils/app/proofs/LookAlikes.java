@@ -43,16 +43,10 @@ public class LookAlikes {
   }
 
   private List<List<Long>> found(long kit) {
-    return ((List<?>) alike.map(kit, 0).get("pairs"))
-        .stream()
-            .map(p -> (List<?>) p)
-            .filter(p -> number(p, 2) < AlikeService.BOUND && number(p, 3) < 2 * AlikeService.BOUND)
-            .filter(p -> !Boolean.TRUE.equals(p.get(5)))
-            .map(p -> List.of((Long) p.get(0), (Long) p.get(1)))
-            .toList();
-  }
-
-  private static double number(List<?> of, int place) {
-    return ((Number) of.get(place)).doubleValue();
+    return alike.near(kit).stream()
+        .filter(t -> t.mean() < AlikeService.BOUND && t.most() < 2 * AlikeService.BOUND)
+        .filter(t -> !t.isWanted())
+        .map(t -> List.of(t.one(), t.two()))
+        .toList();
   }
 }

@@ -31,8 +31,6 @@ import org.springframework.web.bind.annotation.RestController;
 /** Hands out what a photo wears under a code, as a release of one effect. */
 @RestController
 class HandOutApi {
-  private static final int LONG_SIDE = 640;
-  private static final float QUALITY = 0.88f;
   private static final byte[] NONE = {};
   private static final String VERSION = "1.0";
 
@@ -93,10 +91,13 @@ class HandOutApi {
   }
 
   private byte[][] both(Photo photo, Effect effect) {
-    return new byte[][] {
-      PictureWriter.jpeg(thumbnails.render(photo, Effect.empty(), Map.of(), LONG_SIDE), QUALITY),
-      PictureWriter.jpeg(thumbnails.render(photo, effect, Map.of(), LONG_SIDE), QUALITY)
-    };
+    return new byte[][] {jpeg(photo, Effect.empty()), jpeg(photo, effect)};
+  }
+
+  private byte[] jpeg(Photo photo, Effect effect) {
+    int longSide = Release.EffectPart.PICTURE_SIDE;
+    return PictureWriter.jpeg(
+        thumbnails.render(photo, effect, Map.of(), longSide), Release.EffectPart.PICTURE_QUALITY);
   }
 
   private Release release(String name, Effect effect, byte[][] both, String makersMark) {

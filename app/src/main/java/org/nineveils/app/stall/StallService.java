@@ -22,8 +22,6 @@ import org.springframework.stereotype.Service;
 /** Puts releases out under codes, withdraws them, and hands them out. */
 @Service
 public class StallService {
-  private static final int BYTES_AN_EFFECT = 40_000;
-
   private final StallStore store;
   private final PackedReleases packed;
   private final Elsewhere elsewhere;
@@ -47,13 +45,7 @@ public class StallService {
     this.blobs = blobs;
     this.journal = journal;
     this.clock = clock;
-    this.open = budget.shelf("releases at the stall", StallService::weight);
-  }
-
-  private static long weight(Release release) {
-    return release.effects().stream()
-        .mapToLong(e -> e.before().length + e.after().length + BYTES_AN_EFFECT)
-        .sum();
+    this.open = budget.shelf("releases at the stall", Release::bytes);
   }
 
   List<StallRows.Item> all() {

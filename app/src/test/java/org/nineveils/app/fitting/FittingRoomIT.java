@@ -101,7 +101,6 @@ class FittingRoomIT extends FittingTrial {
     room.settle();
     assertThat(room.picture()).isNotEqualTo(both);
     String veil = page.locator(".is-bundle .veil").first().getAttribute("data-veil");
-    page.waitForCondition(() -> worn().get(0).object("veils").names().contains(veil));
     assertThat(worn().get(0).object("veils").object(veil).number("opacity")).isZero();
     page.locator(".veil.is-open > .pick .name").click();
     assertThat(page.locator(".is-bundle").count()).isZero();

@@ -3,15 +3,24 @@ package org.nineveils.app.shots;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
+import org.nineveils.app.testing.Http;
 import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
+import org.nineveils.document.Fields;
 
 /** Takes the pictures of {@code docs/screenshots} from demo data; run by {@code ./nv shots}. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
@@ -39,9 +48,6 @@ class Screenshots {
   @Test
   @Order(1)
   void pages() {
-    try (var first = RunningApp.empty().page()) {
-      plain(first.page(), "/kits", "first-start");
-    }
     try (var observed = RunningApp.demo().page()) {
       Page page = observed.page();
       plain(page, "/kits/2", "rack");
@@ -49,12 +55,6 @@ class Screenshots {
       page.locator("[data-section-act=change]").nth(1).click();
       page.locator(".try-steps li").nth(1).waitFor();
       shoot(page, "rules");
-      page.navigate("/kits/2");
-      page.locator(".piece-hung:has(b:text-is('Firm ground'))").click();
-      page.locator("[aria-label='Make a series of Firm ground']").click();
-      page.locator(".series-strip img").first().waitFor();
-      page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
-      shoot(page, "series");
       plain(page, "/find?q=has+soft", "find");
       page.navigate("/photos");
       page.waitForFunction(
@@ -191,10 +191,39 @@ class Screenshots {
     page.locator("[data-checks] .is-well").first().waitFor();
     page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
     shoot(page, "collection");
+    page.locator("[data-put-out] [name=price]").fill("For one studio, for good");
+    page.locator("[data-put-out] button").click();
+    page.locator("[data-stall-said] .stall-code").click();
+    page.waitForURL("**/stall/*");
+    page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    shoot(page, "stall");
+    guide();
     page.navigate("/bench/7?photo=3");
     new Workplace(page).settle();
     page.keyboard().press("Control+z");
     page.waitForFunction("() => document.querySelector('[data-undo-button]').disabled");
+  }
+
+  /** A page of the guide beside its front, as they are printed. */
+  private void guide() {
+    Http http = new Http(RunningApp.demo());
+    Fields job = http.job("/api/collections/packed/1/guide?format=guide", "");
+    try (PDDocument pdf =
+        Loader.loadPDF(http.bytes("/jobs/%d/result".formatted(job.whole("id"))))) {
+      BufferedImage both = new BufferedImage(1280, 800, BufferedImage.TYPE_INT_RGB);
+      Graphics2D pen = both.createGraphics();
+      pen.setColor(new java.awt.Color(0xa4a4a4));
+      pen.fillRect(0, 0, both.getWidth(), both.getHeight());
+      PDFRenderer pages = new PDFRenderer(pdf);
+      pen.drawImage(pages.renderImageWithDPI(0, 65), 60, 14, null);
+      pen.drawImage(pages.renderImageWithDPI(3, 65), 680, 14, null);
+      pen.dispose();
+      ByteArrayOutputStream png = new ByteArrayOutputStream();
+      ImageIO.write(both, "png", png);
+      KeptPicture.put(png.toByteArray(), folder.resolve("guide.png"));
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
   private static void showsTheWeave(Page page, Workplace place) {

@@ -206,6 +206,12 @@ class StallIT {
           "() => [...document.querySelectorAll('[data-since] img')].slice(0, 2).every(i => i.naturalWidth > 100)");
       desk.locator("[data-update]").click();
       desk.locator(".said").getByText("is 2.0 now").waitFor();
+      desk.locator(".said button").click();
+      desk.getByText("Taken back: update Larch by Post to 2.0.").waitFor();
+      assertThat(http.get("/desk").body()).contains("/desk/1\"").doesNotContain("/desk/2\"");
+      desk.navigate("/desk/1/update/2");
+      desk.locator("[data-update]").click();
+      desk.locator(".said").getByText("is 2.0 now").waitFor();
 
       // what she had set is as it was
       desk.navigate("/desk/fitting/of?wardrobe=release:2&photo=1");

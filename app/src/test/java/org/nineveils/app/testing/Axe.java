@@ -11,15 +11,24 @@ public final class Axe {
 
   /** Each with the elements that it is about. */
   public static List<String> faults(Page page) {
-    return new AxeBuilder(page)
-            .setLegacyMode(true) // one document, no frames
-            .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-            .analyze()
-            .getViolations()
-            .stream()
-            .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
-            .map(Axe::said)
-            .toList();
+    return faults(new AxeBuilder(page));
+  }
+
+  /** The same within a part of a page. */
+  public static List<String> faults(Page page, String part) {
+    return faults(new AxeBuilder(page).include(part));
+  }
+
+  private static List<String> faults(AxeBuilder axe) {
+    return axe
+        .setLegacyMode(true) // one document, no frames
+        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+        .analyze()
+        .getViolations()
+        .stream()
+        .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+        .map(Axe::said)
+        .toList();
   }
 
   private static String said(Rule rule) {
