@@ -52,10 +52,13 @@ export function suits(root, api, pieces) {
     open(true);
     try {
       const { job } = await send("POST", `${api()}/suits`);
-      const ended = await follow(job, (now) => own === asked && (said.textContent = now.open ? howFar(now) : "A hint, measured on this photo; look for yourself."));
+      const ended = await follow(job, (now) => own === asked && (said.textContent = howFar(now)));
       if (own !== asked) return;
       if (!ended.result) throw new Error([ended.said, ...ended.faults].join(" "));
-      show((await send("GET", `/jobs/${ended.id}/result`)).ranked);
+      const { ranked } = await send("GET", `/jobs/${ended.id}/result`);
+      if (own !== asked) return;
+      show(ranked);
+      said.textContent = "A hint, measured on this photo; look for yourself.";
     } catch (error) {
       if (own !== asked) return;
       open(false);
