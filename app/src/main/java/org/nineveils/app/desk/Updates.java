@@ -16,6 +16,7 @@ import org.nineveils.app.render.Thumbnails;
 import org.nineveils.app.stall.StallService;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.kit.Names;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.release.since.Change;
 import org.nineveils.release.since.NextVersion;
 import org.nineveils.release.since.Since;
@@ -191,8 +192,14 @@ class Updates {
    * Lets a release take another's place, newer or older.
    *
    * @return a sentence that says what happened
+   * @throws Refusal with a sentence if the two are not of one collection
    */
   String replace(DeskRow old, DeskRow now) {
+    if (!isOfTheSame(old, now)) {
+      throw new Refusal(
+          "“%s” cannot take the place of “%s”: they are not of one collection."
+              .formatted(now.called(), old.called()));
+    }
     boolean back = NextVersion.compare(now.version(), old.version()) < 0;
     Map<String, String> paths = paths(old, now, back);
     int left =
