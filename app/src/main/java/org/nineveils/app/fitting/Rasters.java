@@ -88,15 +88,15 @@ class Rasters implements JobKind {
       worn.add(new OpenRaster.Named(names.get(i), stack.bundles().get(i)));
     }
     String file = Names.slug(photo.name()) + ".ora";
-    long pixels = Math.min(OpenRaster.MOST_PIXELS, (long) photo.width() * photo.height());
+    long own = (long) photo.width() * photo.height();
+    long pixels = Math.max(own, TIMES * Math.min(OpenRaster.MOST_PIXELS, own));
     run.total(1, 0);
     boolean made =
-        run.item(
-            photo.name(), TIMES * pixels, () -> write(photo, worn, run.folder().resolve(file)));
+        run.item(photo.name(), pixels, () -> write(photo, worn, run.folder().resolve(file)));
     if (made) {
       run.result(file, file);
       run.said(
-          (long) photo.width() * photo.height() > OpenRaster.MOST_PIXELS
+          own > OpenRaster.MOST_PIXELS
               ? "The layers are ready, made smaller to %d megapixels."
                   .formatted(OpenRaster.MOST_PIXELS / 1_000_000)
               : "The layers are ready.");
