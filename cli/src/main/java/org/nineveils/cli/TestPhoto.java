@@ -31,8 +31,6 @@ import org.nineveils.veil.Effect;
  * @param name of its file
  */
 record TestPhoto(String name, Plain plain) {
-  private static final String PICTURE = "(?i).*\\.(jpe?g|png|tiff?|webp)";
-
   /**
    * An effect on it.
    *
@@ -57,7 +55,7 @@ record TestPhoto(String name, Plain plain) {
   static List<Path> pictures(Path folder) {
     List<Path> out =
         ProofCommand.listed(folder).stream()
-            .filter(file -> file.getFileName().toString().matches(PICTURE))
+            .filter(file -> PictureReader.isNamed(file.getFileName().toString()))
             .toList();
     if (out.isEmpty()) {
       throw new Refusal("There is no photo in “%s”.".formatted(folder));

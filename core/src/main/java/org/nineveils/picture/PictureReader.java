@@ -66,6 +66,11 @@ public final class PictureReader {
         () -> readWithin(bytes, name), PictureException.class, fault -> damaged(name, fault));
   }
 
+  /** Whether a file is called as pictures are that are read: JPEG, PNG, TIFF or WebP. */
+  public static boolean isNamed(String fileName) {
+    return fileName.matches("(?i).*\\.(jpe?g|png|tiff?|webp)");
+  }
+
   /**
    * How many pixels a file says that it holds, before any is decoded.
    *

@@ -23,9 +23,6 @@ import org.springframework.stereotype.Service;
 /** What a collection changes for those who have the release before. */
 @Service
 class SinceService {
-  /** Bytes of a change with its two effects, at a guess. */
-  private static final long A_CHANGE = 60_000;
-
   private final Drafts drafts;
   private final PackedReleases packed;
   private final ProofLooks looks;
@@ -85,6 +82,11 @@ class SinceService {
   Told between(long older, long newer) {
     CollectionRows.Packed one = packed.get(older);
     CollectionRows.Packed two = packed.get(newer);
+    return kept.get("%d to %d".formatted(older, newer), () -> Optional.of(told(one, two)))
+        .orElseThrow();
+  }
+
+  private Told told(CollectionRows.Packed one, CollectionRows.Packed two) {
     List<Change> changes = Since.between(packed.release(one), packed.release(two));
     return new Told(one.version(), NextVersion.after(one.version(), changes), changes);
   }
@@ -124,7 +126,7 @@ class SinceService {
   }
 
   private static long weight(Optional<Told> told) {
-    return told.map(t -> A_CHANGE * t.changes().size()).orElse(0L);
+    return told.map(t -> Change.BYTES * t.changes().size()).orElse(0L);
   }
 
   private Change change(long collection, int number) {

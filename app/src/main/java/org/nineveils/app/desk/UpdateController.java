@@ -53,10 +53,8 @@ class UpdateController {
   String page(@PathVariable("old") long old, @PathVariable("now") long now, Model model) {
     model.addAttribute("old", desk.get(old));
     model.addAttribute("now", desk.get(now));
-    model.addAttribute("notes", desk.release(desk.get(now)).notes());
     model.addAttribute("signed", desk.signed(desk.get(now)));
     model.addAttribute("photographed", !photos.all(Side.DESK).isEmpty());
-    model.addAttribute("undo", Undo.of(journal, DeskService.SCOPE));
     return "desk/update";
   }
 
@@ -71,7 +69,7 @@ class UpdateController {
       change.put("photos", all.get(changes.size()).photos().size());
       changes.add(change);
     }
-    return Json.object("last", desk.get(old).version(), "changes", changes);
+    return Json.object("changes", changes);
   }
 
   /** How far a change moves the photo that shows it. */

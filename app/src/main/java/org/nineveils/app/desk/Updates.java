@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.fitting.Moves;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Shelf;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
@@ -36,6 +38,7 @@ class Updates {
   private final PhotoService photos;
   private final ChangeLooks looks;
   private final Journal journal;
+  private final Shelf<String, List<Touched>> kept;
 
   Updates(
       DeskService desk,
@@ -45,7 +48,8 @@ class Updates {
       Moves moves,
       PhotoService photos,
       ChangeLooks looks,
-      Journal journal) {
+      Journal journal,
+      Budget budget) {
     this.desk = desk;
     this.store = store;
     this.favourites = favourites;
@@ -54,6 +58,7 @@ class Updates {
     this.photos = photos;
     this.looks = looks;
     this.journal = journal;
+    this.kept = budget.shelf("what updates change", all -> Change.BYTES * all.size());
   }
 
   /**
@@ -148,6 +153,11 @@ class Updates {
 
   /** What an update changes: first what photos wear, the rest in the release's order. */
   List<Touched> changes(DeskRow old, DeskRow now) {
+    String state = "%d to %d at %d".formatted(old.id(), now.id(), journal.place());
+    return kept.get(state, () -> found(old, now)); // a page asks for each picture on its own
+  }
+
+  private List<Touched> found(DeskRow old, DeskRow now) {
     Map<String, List<Long>> worn = moves.wearing(old.wardrobe());
     List<Touched> out = new ArrayList<>();
     for (Change change : Since.between(desk.release(old), desk.release(now))) {

@@ -5,9 +5,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 import org.nineveils.app.data.DataFolder;
+import org.nineveils.picture.PictureReader;
 import org.nineveils.refusal.Refusal;
 import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
@@ -26,6 +26,8 @@ public class Folders {
 
   /** Letters of a name of a folder: none of which leads elsewhere. */
   private static final String PART = "[^./\\\\\\p{Cntrl}][^/\\\\\\p{Cntrl}]*";
+
+  private static final String NAME = PART + "(/" + PART + ")*";
 
   private final Path root;
 
@@ -49,7 +51,7 @@ public class Folders {
    */
   public Path of(String name) {
     String clean = name.strip().replaceFirst("/+$", "");
-    if (clean.length() > LONGEST || !clean.matches(PART + "(/" + PART + ")*")) {
+    if (clean.length() > LONGEST || !clean.matches(NAME)) {
       throw new Refusal(
           "“%s” is no name of a folder: it is words, with / between a folder and one inside it."
               .formatted(name.strip()));
@@ -76,7 +78,7 @@ public class Folders {
     try (Stream<Path> all = Files.walk(root, DEPTH)) {
       return all.filter(p -> !p.equals(root) && Files.isDirectory(p))
           .map(p -> root.relativize(p).toString().replace('\\', '/'))
-          .filter(n -> n.matches(PART + "(/" + PART + ")*"))
+          .filter(n -> n.matches(NAME))
           .sorted()
           .limit(MOST)
           .toList();
@@ -103,7 +105,7 @@ public class Folders {
   }
 
   private static boolean isPhoto(Path file) {
-    String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
-    return !name.startsWith(".") && name.matches(".*\\.(jpe?g|png|tiff?|webp)");
+    String name = file.getFileName().toString();
+    return !name.startsWith(".") && PictureReader.isNamed(name);
   }
 }

@@ -17,6 +17,7 @@ import org.nineveils.document.StackJson;
 import org.nineveils.picture.NamePattern;
 import org.nineveils.picture.NewFile;
 import org.nineveils.picture.PictureReader;
+import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
@@ -80,9 +81,8 @@ class WatchJob implements JobKind {
 
   private long pixels(WatchRows.Watched folder, WatchedFolders.Waiting photo) {
     try {
-      return PictureReader.pixels(
-          Files.readAllBytes(watched.file(folder, photo.name())), photo.name());
-    } catch (IOException | RuntimeException e) {
+      return PictureReader.pixels(bytes(folder, photo), photo.name());
+    } catch (RuntimeException e) {
       return 0; // what is wrong with it is told when it is read
     }
   }
@@ -92,12 +92,8 @@ class WatchJob implements JobKind {
     try {
       Path made = made(folder, photo, stack, look);
       watched.found(folder.id(), photo, made.getFileName().toString(), "");
-    } catch (IOException e) {
-      watched.found(
-          folder.id(), photo, "", "“%s” could not be read or written.".formatted(photo.name()));
-      throw e;
-    } catch (RuntimeException e) {
-      watched.found(folder.id(), photo, "", String.valueOf(e.getMessage()));
+    } catch (IOException | RuntimeException e) {
+      watched.found(folder.id(), photo, "", JobRun.sentence(photo.name(), e));
       throw e;
     }
   }
@@ -105,11 +101,11 @@ class WatchJob implements JobKind {
   private Path made(
       WatchRows.Watched folder, WatchedFolders.Waiting photo, Stack stack, Fields look)
       throws IOException {
-    byte[] file = Files.readAllBytes(watched.file(folder, photo.name()));
+    byte[] file = bytes(folder, photo);
     Result how = Result.of(look);
     var picture = PictureReader.read(file, photo.name());
-    String name =
-        new NamePattern(look.text("names")).of(photo.name(), look.text("look"), number(folder));
+    int number = watched.made(folder.id()) + 1;
+    String name = new NamePattern(look.text("names")).of(photo.name(), look.text("look"), number);
     return NewFile.write(
         watched.results(look.text("to")),
         name,
@@ -117,7 +113,11 @@ class WatchJob implements JobKind {
         part -> stage.write(picture, stack, how, file, part));
   }
 
-  private int number(WatchRows.Watched folder) {
-    return watched.made(folder.id()) + 1;
+  private byte[] bytes(WatchRows.Watched folder, WatchedFolders.Waiting photo) {
+    try {
+      return Files.readAllBytes(watched.file(folder, photo.name()));
+    } catch (IOException e) {
+      throw new Refusal("“%s” could not be read.".formatted(photo.name()));
+    }
   }
 }

@@ -211,19 +211,27 @@ public final class JobRun {
       return "";
     } catch (OutOfMemoryError e) {
       return OUT_OF_MEMORY;
-    } catch (PictureException
-        | ReleaseException
-        | DocumentException
-        | NotFound
-        | Conflict
-        | Refusal e) {
+    } catch (Exception | Error e) {
+      return sentence(name, e);
+    }
+  }
+
+  /** What is said of an item that failed; what is a fault of ours is logged, never shown. */
+  public static String sentence(String name, Throwable e) {
+    boolean told =
+        e instanceof PictureException
+            || e instanceof ReleaseException
+            || e instanceof DocumentException
+            || e instanceof NotFound
+            || e instanceof Conflict
+            || e instanceof Refusal;
+    if (told) {
       String machine = Faults.sentence(e.getCause()); // a full disk while a result is written
       return machine.isEmpty() ? e.getMessage() : machine;
-    } catch (Exception | Error e) {
-      LOG.warn("an item of a job failed: {}", name, e);
-      String full = Faults.sentence(e);
-      return full.isEmpty() ? "“%s” was not done: something went wrong.".formatted(name) : full;
     }
+    LOG.warn("an item of a job failed: {}", name, e);
+    String full = Faults.sentence(e);
+    return full.isEmpty() ? "“%s” was not done: something went wrong.".formatted(name) : full;
   }
 
   private void set(int done, int total) {

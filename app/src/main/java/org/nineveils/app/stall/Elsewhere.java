@@ -10,6 +10,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.Optional;
+import org.nineveils.app.start.CannotStart;
 import org.nineveils.document.Json;
 import org.nineveils.refusal.Limits;
 import org.nineveils.refusal.Refusal;
@@ -31,8 +32,9 @@ class Elsewhere {
   Elsewhere(@Value("${nineveils.stall:}") String address) {
     this.address = address.replaceFirst("/+$", "");
     if (!address.isEmpty() && !isHere(URI.create(address).getHost())) {
-      throw new IllegalStateException(
-          "nineveils.stall is %s, which is no address of this machine".formatted(address));
+      throw new CannotStart(
+          "NINEVEILS_STALL is %s, which is no address of this machine. Name another stall here, or none."
+              .formatted(address));
     }
   }
 

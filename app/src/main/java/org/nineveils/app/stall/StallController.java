@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.render.Answers;
 import org.nineveils.document.Fields;
@@ -56,15 +55,17 @@ class StallController {
       List<Line> lines) {}
 
   private Card card(StallRows.Item item) {
-    List<StallRows.Version> versions = stall.versions(item);
-    Optional<StallRows.Version> newest = stall.newest(item);
-    Release release = stall.release(newest.orElse(versions.get(0)));
     return new Card(
         item,
         new StallCode(item.code()).shown(),
-        newest.orElse(null),
-        release,
-        versions.stream().map(v -> new Line(v, simulated(item, v))).toList());
+        stall.newest(item).orElse(null),
+        release(item),
+        stall.versions(item).stream().map(v -> new Line(v, simulated(item, v))).toList());
+  }
+
+  /** The version that is handed out; the highest one where all are withdrawn. */
+  private Release release(StallRows.Item item) {
+    return stall.release(stall.newest(item).orElseGet(() -> stall.versions(item).get(0)));
   }
 
   private int simulated(StallRows.Item item, StallRows.Version version) {
@@ -93,7 +94,7 @@ class StallController {
   @GetMapping("/stall/{code}/cover")
   ResponseEntity<byte[]> cover(
       @PathVariable("code") String code, @RequestParam("after") boolean after) {
-    Release release = card(stall.item(code)).release();
+    Release release = release(stall.item(code));
     byte[] picture =
         release.cover().isThere()
             ? side(release.cover().before(), release.cover().after(), after)

@@ -21,6 +21,9 @@ public record Change(
     Release.EffectPart old,
     Release.EffectPart now) {
 
+  /** What one with its two effects holds in memory, at a guess. */
+  public static final long BYTES = 60_000;
+
   /** What a change means, from the least to the most. */
   public enum Sort {
     /** It looks as before: other words, another place, another name. */
