@@ -71,11 +71,15 @@ final class EditStore {
         .list();
   }
 
-  /** The last edit of a scope where it was made by the same gesture and says the same. */
+  /**
+   * The last edit of a scope where it was made by the same gesture and says the same, and nothing
+   * was done elsewhere meanwhile: the images of a step are those of its beginning.
+   */
   Optional<Edit> ofGesture(Set<String> scopes, String label, String gesture) {
     String scope = scopes.iterator().next();
     return next(scope, false)
         .filter(e -> e.label().equals(label) && next(scope, true).isEmpty())
+        .filter(e -> !elsewhereSince(e.id()))
         .filter(
             e ->
                 db.sql("select gesture from edit where id = ?")
@@ -85,11 +89,22 @@ final class EditStore {
                     .equals(gesture));
   }
 
+  private boolean elsewhereSince(long id) {
+    return db.sql(
+            """
+            select exists (select 1 from edit_change own join edit_change c
+              on c.tbl = own.tbl and c.row_key = own.row_key and c.seq > own.seq and c.edit_id > own.edit_id
+              where own.edit_id = ?)""")
+        .param(id)
+        .query(Boolean.class)
+        .single();
+  }
+
   /** The changes of an edit, the last one first. */
   List<Change> changes(long id) {
     return db.sql(
             """
-            select seq, op, tbl, row_key, cols, old from edit_change
+            select seq, op, tbl, row_key, cols, old, stays from edit_change
             where edit_id = ? order by seq desc""")
         .param(id)
         .query(Change.class)
@@ -162,32 +177,47 @@ final class EditStore {
     }
   }
 
-  /** The newest edit that changed those columns of a row after a place in the journal. */
-  Optional<Edit> later(Change change, long but) {
+  /** The newest other edit that changed those columns of a row after a place in the journal. */
+  Optional<Edit> later(Change change, long but, boolean onlyDone) {
     return db.sql(
             EDIT
                 + """
                 join edit_change c on c.edit_id = e.id
                 where c.tbl = ? and c.row_key = ? and c.op = 'update' and c.cols = ? and c.seq > ?
-                  and e.state = 'done' and e.id <> ?
-                order by c.seq desc limit 1""")
-        .params(change.tbl(), change.rowKey(), change.cols(), change.seq(), but)
+                  and (e.state = 'done' or not ?) and e.id <> ?
+                order by e.state = 'done' desc, c.seq desc limit 1""")
+        .params(change.tbl(), change.rowKey(), change.cols(), change.seq(), onlyDone, but)
         .query(Edit.class)
         .optional();
   }
 
-  /** How many edits made later worked in the rows that an edit, replayed, has just taken away. */
-  int laterWork(long id, long after) {
+  /** The newest other edit that made a row what it is. */
+  Optional<Edit> putting(String table, String rowKey, long but) {
+    return db.sql(
+            EDIT
+                + """
+                join edit_change c on c.edit_id = e.id
+                where c.tbl = ? and c.row_key = ? and c.op <> 'delete' and e.state = 'done' and e.id <> ?
+                order by c.seq desc limit 1""")
+        .params(table, rowKey, but)
+        .query(Edit.class)
+        .optional();
+  }
+
+  /** Other edits that are done and worked in a row after a place in the journal. */
+  List<Long> workedIn(String table, String rowKey, long after, long but) {
     return db.sql(
             """
-            select count(distinct c.edit_id) from edit_change gone
-            join edit_change c on c.tbl = gone.tbl and c.row_key = gone.row_key
-            join edit e on e.id = c.edit_id
-            where gone.edit_id = ? and gone.op = 'delete' and c.edit_id <> gone.edit_id
-              and c.seq > ? and e.state = 'done'""")
-        .params(id, after)
-        .query(Integer.class)
-        .single();
+            select distinct c.edit_id from edit_change c join edit e on e.id = c.edit_id
+            where c.tbl = ? and c.row_key = ? and c.seq > ? and e.state = 'done' and e.id <> ?""")
+        .params(table, rowKey, after, but)
+        .query(Long.class)
+        .list();
+  }
+
+  /** Keeps what a change left; see {@link Change}. */
+  void stays(long seq, String digest) {
+    db.sql("update edit_change set stays = ? where seq = ?").params(digest, seq).update();
   }
 
   /** The newest edit that, replayed, brings a row back; and the row as it was. */

@@ -126,17 +126,26 @@ public class Journal {
       edits.remove(edit.id());
       return "Passed over: %s. It stays as it is.".formatted(edit.label());
     }
-    if (steps.first() != null) {
-      edits.find(steps.first()).ifPresent(first -> turn(first, steps));
-    }
-    turn(edit, steps);
+    turnAll(edit, steps);
     return (redo ? "Done again: %s." : "Taken back: %s.").formatted(edit.label());
+  }
+
+  /** Turns an edit after those that it needs first; what one of them needs goes before that one. */
+  private void turnAll(Edit edit, Steps steps) {
+    List<Long> firsts = steps.firsts();
+    for (int i = 0; i <= firsts.size(); i++) {
+      try {
+        Optional<Edit> one = i == firsts.size() ? Optional.of(edit) : edits.find(firsts.get(i));
+        one.ifPresent(e -> turn(e, steps));
+      } catch (Obstacle obstacle) {
+        throw obstacle.among(firsts, i);
+      }
+    }
   }
 
   /** Takes an edit back, or does it again where it was taken back. */
   private void turn(Edit edit, Steps steps) {
     List<Change> changes = edits.changes(edit.id());
-    long last = changes.isEmpty() ? 0 : changes.get(0).seq();
     replay.checkLaterEdits(edit, changes);
     edits.forgetChanges(edit.id());
     // Rows come back in an order that foreign keys need not like; they are checked at the end.
@@ -147,12 +156,15 @@ public class Journal {
           replay.run(edit, changes, steps.renames());
           return null;
         });
-    int holds = edits.laterWork(edit.id(), last);
+    int holds = replay.laterWork(edit, changes);
     if (holds > 0 && !steps.isSure()) {
       throw replay.asks(edit, holds);
     }
     edits.turned(edit.id(), edit.isDone() ? "undone" : "done", holds);
     edits.settle(edit.id());
+    if (edit.isDone()) {
+      replay.keepStates(edit.id());
+    }
   }
 
   /** Counts on with every change that was ever recorded; never goes back. */

@@ -1,6 +1,8 @@
 package org.nineveils.app.undo;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -31,22 +33,77 @@ final class Replay {
     this.edits = edits;
   }
 
-  /** Nothing is put back over what another edit changed since. */
+  /**
+   * Nothing is put back over what another edit changed since. A step is done again on the state
+   * that taking it back left: there, whatever was taken back and done again meanwhile is no
+   * obstacle.
+   */
   void checkLaterEdits(Edit edit, List<Change> changes) {
     for (Change change : changes) {
-      if (change.op().equals("update")) {
+      boolean known = change.stays() != null;
+      if (change.op().equals("update") && !(known && change.stays().equals(now(change)))) {
         edits
-            .later(change, edit.id())
+            .later(change, edit.id(), !known)
             .ifPresent(
                 later -> {
-                  throw obstacle(
-                      edit,
-                      "“%s” was done there since".formatted(later.label()),
-                      new Offer(
-                          "Take “%s” back first".formatted(later.label()), first(later.id())));
+                  throw later(edit, later);
                 });
       }
     }
+  }
+
+  private static Obstacle later(Edit edit, Edit later) {
+    return later.isDone()
+        ? obstacle(
+            edit,
+            "“%s” was done there since".formatted(later.label()),
+            Offer.first("Take “%s” back first".formatted(later.label()), later.id()))
+        : obstacle(
+            edit,
+            "“%s” was taken back there since".formatted(later.label()),
+            Offer.first("Do “%s” again first".formatted(later.label()), later.id()));
+  }
+
+  /** Keeps what an edit that was taken back left of each row. */
+  void keepStates(long id) {
+    for (Change change : edits.changes(id)) {
+      if (!change.op().equals("delete")) {
+        edits.stays(change.seq(), now(change));
+      }
+    }
+  }
+
+  /** Digest of the columns of a change as they are now; of the whole row where it came or went. */
+  private String now(Change change) {
+    JournalTables.Table table = JournalTables.find(change.tbl()).orElse(null);
+    if (table == null) {
+      return "";
+    }
+    Row row = new Row(db, table, change.rowKey());
+    return row.digest(change.op().equals("update") ? table.group(change.cols()) : null);
+  }
+
+  /**
+   * How many edits worked since in the rows that an edit, replayed, has just taken away.
+   *
+   * @param changes of the edit before it was replayed
+   */
+  int laterWork(Edit edit, List<Change> changes) {
+    long last = changes.isEmpty() ? 0 : changes.get(0).seq();
+    Map<String, String> known = new HashMap<>();
+    for (Change change : changes) {
+      if (change.op().equals("insert") && change.stays() != null) {
+        known.put(change.tbl() + change.rowKey(), change.stays());
+      }
+    }
+    Set<Long> worked = new HashSet<>();
+    for (Change gone : edits.changes(edit.id())) {
+      if (gone.op().equals("delete")
+          && !Row.digest(raw(gone.old())).equals(known.get(gone.tbl() + gone.rowKey()))) {
+        worked.addAll(edits.workedIn(gone.tbl(), gone.rowKey(), last, edit.id()));
+      }
+    }
+    return worked.size();
   }
 
   /**
@@ -73,7 +130,7 @@ final class Replay {
         case "delete" -> {
           Map<String, Object> image = free(edit, row, image(change), rename);
           if (row.exists()) {
-            throw obstacle(edit, "%s is here already".formatted(called(table, image)));
+            throw here(edit, table, image, change.rowKey());
           }
           row.insert(image);
           done = true;
@@ -110,13 +167,13 @@ final class Replay {
 
   /** The image with a free name where its own is taken, if that is wanted. */
   private Map<String, Object> free(Edit edit, Row row, Map<String, Object> image, boolean rename) {
-    Optional<Unique> taken = row.taken(image);
+    Optional<Row.Taken> taken = row.taken(image);
     if (taken.isEmpty()) {
       return image;
     }
     String name = image.get("name") instanceof String s ? s : null;
-    if (name == null || !taken.get().isName()) {
-      throw obstacle(edit, "%s is here already".formatted(called(row.table(), image)));
+    if (name == null || !taken.get().unique().isName()) {
+      throw here(edit, row.table(), image, taken.get().by());
     }
     Map<String, Object> other = image;
     for (int n = 2; row.taken(other).isPresent(); n++) {
@@ -132,6 +189,18 @@ final class Replay {
         edit,
         "its name, “%s”, was given to another since".formatted(name),
         new Offer("Bring it back as “%s”".formatted(other.get("name")), "rename=true"));
+  }
+
+  /** Another row is where one should go; what put it there is taken back first, if it is known. */
+  private Obstacle here(
+      Edit edit, JournalTables.Table table, Map<String, Object> image, String rowKey) {
+    Offer[] offers =
+        edits
+            .putting(table.name(), rowKey, edit.id())
+            .map(e -> Offer.first("Take “%s” back first".formatted(e.label()), e.id()))
+            .stream()
+            .toArray(Offer[]::new);
+    return obstacle(edit, "%s is here already".formatted(called(table, image)), offers);
   }
 
   private void checkParents(Edit edit, String table) {
@@ -165,7 +234,7 @@ final class Replay {
     List<Offer> offers = new ArrayList<>();
     bringer
         .filter(b -> b.id() != edit.id())
-        .ifPresent(b -> offers.add(new Offer(bringing(table, b, what), first(b.id()))));
+        .ifPresent(b -> offers.add(Offer.first(bringing(table, b, what), b.id())));
     return obstacle(edit, "%s is no longer there".formatted(what), offers.toArray(Offer[]::new));
   }
 
@@ -183,10 +252,6 @@ final class Replay {
         "“%s” cannot be %s: %s. Nothing was changed."
             .formatted(edit.label(), edit.isDone() ? "taken back" : "done again", why),
         all);
-  }
-
-  private static String first(long id) {
-    return "first=" + id;
   }
 
   private static String called(JournalTables.Table table, Map<String, Object> image) {

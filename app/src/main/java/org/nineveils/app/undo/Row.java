@@ -1,12 +1,15 @@
 package org.nineveils.app.undo;
 
+import static java.util.stream.Collectors.joining;
+
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.nineveils.document.Json;
+import org.nineveils.release.Checksums;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** One row of a recorded table, by its key: deleted, put back, changed, as the table is now. */
@@ -28,7 +31,7 @@ final class Row {
   }
 
   private String match() {
-    return table.key().stream().map(k -> k + " = ?").collect(Collectors.joining(" and "));
+    return table.key().stream().map(k -> k + " = ?").collect(joining(" and "));
   }
 
   boolean exists() {
@@ -45,7 +48,7 @@ final class Row {
   void insert(Map<String, Object> image) {
     Map<String, Object> known = known(image);
     String names = String.join(", ", known.keySet());
-    String marks = known.keySet().stream().map(c -> "?").collect(Collectors.joining(", "));
+    String marks = known.keySet().stream().map(c -> "?").collect(joining(", "));
     db.sql("insert into %s (%s) values (%s)".formatted(table.name(), names, marks))
         .params(new ArrayList<>(known.values()))
         .update();
@@ -54,7 +57,7 @@ final class Row {
   /** How many rows changed: 1, or 0 where the row is gone. */
   int update(Map<String, Object> image, boolean counted) {
     Map<String, Object> known = known(image);
-    String sets = known.keySet().stream().map(c -> c + " = ?").collect(Collectors.joining(", "));
+    String sets = known.keySet().stream().map(c -> c + " = ?").collect(joining(", "));
     List<Object> values = new ArrayList<>(known.values());
     String rev = counted ? ", rev = rev + 1" : "";
     if (counted && columns.contains("token")) {
@@ -74,29 +77,47 @@ final class Row {
     return out;
   }
 
+  /**
+   * Digest of what the row holds now, but for what is never restored; of a group's columns where
+   * one is given. Empty where the row is gone.
+   */
+  String digest(JournalTables.Group group) {
+    List<String> own = group == null ? columns : table.columns(group, columns);
+    String pairs = own.stream().map(c -> "'%1$s', %1$s".formatted(c)).collect(joining(", "));
+    return db.sql("select json_object(%s) from %s where %s".formatted(pairs, table.name(), match()))
+        .params(key)
+        .query(String.class)
+        .optional()
+        .map(json -> digest(Json.read(json, "The journal").raw()))
+        .orElse("");
+  }
+
+  /** Digest of an image, but for what is never restored. */
+  static String digest(Map<String, Object> image) {
+    Map<String, Object> rest = new LinkedHashMap<>(image);
+    rest.keySet().removeAll(JournalTables.NEVER_RESTORED);
+    return Checksums.sha256(Json.write(rest).getBytes(StandardCharsets.UTF_8));
+  }
+
+  /**
+   * What keeps an image out.
+   *
+   * @param by key of the row that does, as in the journal
+   */
+  record Taken(Unique unique, String by) {}
+
   /** A constraint of uniqueness that another row keeps an image out by. */
-  Optional<Unique> taken(Map<String, Object> image) {
+  Optional<Taken> taken(Map<String, Object> image) {
     Map<String, Object> known = known(image);
-    for (Unique unique : uniques()) {
+    for (Unique unique : Unique.of(db, table.name())) {
       if (unique.columns().stream().noneMatch(known::containsKey)) {
         continue;
       }
-      List<Object> values = new ArrayList<>();
-      List<String> same = new ArrayList<>();
-      for (String column : unique.columns()) {
-        same.add("%s is ?".formatted(column));
-        values.add(known.containsKey(column) ? known.get(column) : now(column));
-      }
-      values.addAll(key);
-      boolean found =
-          db.sql(
-                  "select exists (select 1 from %s where %s and not (%s))"
-                      .formatted(table.name(), String.join(" and ", same), match()))
-              .params(values)
-              .query(Boolean.class)
-              .single();
-      if (found) {
-        return Optional.of(unique);
+      Map<String, Object> after = new LinkedHashMap<>(known);
+      columns.stream().filter(c -> !known.containsKey(c)).forEach(c -> after.put(c, now(c)));
+      Optional<String> taker = unique.taker(db, table, key, after);
+      if (taker.isPresent()) {
+        return taker.map(by -> new Taken(unique, by));
       }
     }
     return Optional.empty();
@@ -111,22 +132,5 @@ final class Row {
         .stream()
         .findFirst()
         .orElse(null);
-  }
-
-  private List<Unique> uniques() {
-    return db
-        .sql("select name from pragma_index_list(?) where \"unique\" = 1 and origin <> 'pk'")
-        .param(table.name())
-        .query(String.class)
-        .list()
-        .stream()
-        .map(
-            index ->
-                new Unique(
-                    db.sql("select name from pragma_index_info(?) order by seqno")
-                        .param(index)
-                        .query(String.class)
-                        .list()))
-        .toList();
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -194,7 +195,8 @@ class JournalTest {
     }
 
     long first = Long.parseLong(obstacle.offers().get(0).query().replace("first=", ""));
-    String said = journal.step("kit:1", new Steps(false, null, first, false, false, false));
+    String said =
+        journal.step("kit:1", new Steps(false, null, List.of(first), false, false, false));
     assertThat(said).isEqualTo("Taken back: remove Dove.");
     assertThat(List.of(count("photo"), count("effect"), count("stroke"))).containsExactly(1, 1, 1);
   }
@@ -215,7 +217,7 @@ class JournalTest {
     Obstacle obstacle = obstacle("kits", false);
     assertThat(obstacle.getMessage()).contains("the collection “C” is no longer there");
     long first = Long.parseLong(obstacle.offers().get(0).query().replace("first=", ""));
-    journal.step("kits", new Steps(false, null, first, false, false, false));
+    journal.step("kits", new Steps(false, null, List.of(first), false, false, false));
     assertThat(List.of(count("kit"), count("collection"), count("collection_kit")))
         .containsExactly(1, 1, 1);
   }
@@ -230,7 +232,7 @@ class JournalTest {
         .hasMessage(
             "“brush on, Dove” cannot be done again: the photo “Dog” is no longer there. Nothing was changed.");
     long first = Long.parseLong(obstacle.offers().get(0).query().replace("first=", ""));
-    journal.step("effect:1", new Steps(true, null, first, false, false, false));
+    journal.step("effect:1", new Steps(true, null, List.of(first), false, false, false));
     assertThat(count("stroke")).isEqualTo(1);
   }
 
@@ -313,6 +315,98 @@ class JournalTest {
     sure("kit:1", false);
     journal.forget("kit:1", aside.get(0).id());
     assertThat(journal.possible("kit:1").aside()).isEmpty();
+  }
+
+  /**
+   * V, V, Undo, Undo, Redo, Redo: what was done again before is no obstacle to what followed it.
+   */
+  @Test
+  void aRunOfStepsIsDoneAgainInOrder() {
+    paintedEffect();
+    for (String doc : List.of("one", "two", "three")) {
+      edit("effect:1", "veil " + doc, "update effect set doc = '%s'".formatted(doc));
+    }
+    edit("kit:1", "remove Dove", "delete from effect where id = 1");
+    undo("kit:1");
+    for (int i = 0; i < 4; i++) {
+      undo("effect:1");
+    }
+    assertThat(texts("select doc from effect")).containsExactly("old");
+    for (int i = 0; i < 4; i++) {
+      redo("effect:1");
+    }
+    assertThat(texts("select doc from effect")).containsExactly("three");
+    assertThat(redo("kit:1")).as("nothing was made in it since").contains("remove Dove");
+    assertThat(count("effect")).isZero();
+  }
+
+  @Test
+  void aStepIsNotDoneAgainOverWhatWasDoneInItsPlace() {
+    paintedEffect();
+    edit("effect:1", "mine", "update effect set doc = 'mine'");
+    undo("effect:1");
+    edit("kit:1", "other", "update effect set doc = 'other'");
+    assertThat(obstacle("effect:1", true).getMessage()).contains("“other” was done there since");
+    undo("kit:1");
+    redo("effect:1");
+    Obstacle back = obstacle("kit:1", true);
+    assertThat(back.getMessage()).contains("“mine” was done there since");
+    assertThat(texts("select doc from effect")).containsExactly("mine");
+  }
+
+  /** What is needed first may need something first itself: no offer leads in a circle. */
+  @Test
+  void whatIsNeededFirstIsAskedForOneAfterTheOtherAndDoneInOneGo() {
+    paintedEffect();
+    edit("a", "first", "update effect set doc = 'first'");
+    edit("b", "second", "update effect set doc = 'second'");
+    edit("c", "third", "update effect set doc = 'third'");
+    Obstacle once = obstacle("a", false);
+    assertThat(once.offers().get(0).label()).isEqualTo("Take “third” back first");
+    List<Long> firsts = firsts(once);
+    Obstacle twice =
+        catchThrowableOfType(
+            Obstacle.class,
+            () -> journal.step("a", new Steps(false, null, firsts, false, false, false)));
+    assertThat(twice.offers().get(0).label()).isEqualTo("Take “second” back first");
+    journal.step("a", new Steps(false, null, firsts(twice), false, false, false));
+    assertThat(texts("select doc from effect")).containsExactly("old");
+  }
+
+  private static List<Long> firsts(Obstacle obstacle) {
+    return Arrays.stream(obstacle.offers().get(0).query().replace("first=", "").split(","))
+        .map(Long::valueOf)
+        .toList();
+  }
+
+  /** NULL keeps nothing out, and an index for some rows is for those alone. */
+  @Test
+  void limitsOfAnotherKitDoNotKeepARemovedKitFromComingBack() {
+    for (int id : List.of(1, 2)) {
+      edit("kits", "start K" + id, kit(id, "K" + id), section(id, id));
+      edit(
+          "kit:" + id,
+          "limits",
+          "insert into limits (kit_id, doc) values (%d, '{}')".formatted(id));
+    }
+    edit("kits", "remove K2", "delete from kit where id = 2");
+    assertThat(undo("kits")).isEqualTo("Taken back: remove K2.");
+    assertThat(count("limits")).isEqualTo(2);
+  }
+
+  @Test
+  void whatIsInThePlaceOfARowIsTakenBackFirst() {
+    paintedEffect();
+    edit("a", "tag", "insert into effect_tag (effect_id, tag, tag_key) values (1, 'Soft', 'soft')");
+    edit("a", "untag", "delete from effect_tag");
+    edit(
+        "b",
+        "tag too",
+        "insert into effect_tag (effect_id, tag, tag_key) values (1, 'soft', 'soft')");
+    Obstacle there = obstacle("a", false);
+    assertThat(there.offers().get(0).label()).isEqualTo("Take “tag too” back first");
+    journal.step("a", new Steps(false, null, firsts(there), false, false, false));
+    assertThat(texts("select tag from effect_tag")).containsExactly("Soft");
   }
 
   @Test

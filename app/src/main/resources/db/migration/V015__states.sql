@@ -1,0 +1,3 @@
+-- What a step that was taken back left of a row (a digest): it is done again only on that state, so
+-- that what was done again before it is told from what was done since.
+alter table edit_change add column stays text;
