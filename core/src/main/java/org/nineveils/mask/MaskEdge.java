@@ -66,10 +66,11 @@ public final class MaskEdge {
     return new Coverage(area, now.values());
   }
 
+  /** Beyond the middles of the outermost cells, a straight line may leave 0…1 on either side. */
   private static Plane values(Field field, Area area) {
     float[] out = field.values(area);
     for (int i = 0; i < out.length; i++) {
-      out[i] = Math.min(1f, out[i]);
+      out[i] = Math.min(1f, Math.max(0f, out[i]));
     }
     return new Plane(area, out);
   }

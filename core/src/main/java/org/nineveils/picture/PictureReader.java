@@ -4,6 +4,7 @@ import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
@@ -77,10 +78,14 @@ public final class PictureReader {
    * @throws PictureException with a sentence if that is more than is taken, or it is no picture
    */
   public static long pixels(byte[] bytes, String name) {
+    return pixels(new ByteArrayInputStream(bytes), name);
+  }
+
+  /** The same, of a file of which no more is read than its head. */
+  public static long pixels(InputStream file, String name) {
     return Outside.read(
         () -> {
-          try (ImageInputStream in =
-              ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+          try (ImageInputStream in = ImageIO.createImageInputStream(file)) {
             ImageReader reader = readerFor(in, name);
             try {
               reader.setInput(in, false, true);

@@ -8,6 +8,7 @@ package org.nineveils.refusal;
  * <caption>Bounds</caption>
  * <tr><th>what</th><th>bounds</th></tr>
  * <tr><td>pictures</td><td>160 MB, 64 megapixels, 20 000 pixels a side</td></tr>
+ * <tr><td>a photo's own data</td><td>1 MB of fields, directories 3 deep</td></tr>
  * <tr><td>releases</td><td>256 MB, 4 000 entries of 8 MB, 512 MB once unpacked, pictures of 400 megapixels</td></tr>
  * <tr><td>colour tables</td><td>16 MB of text, 65 entries an axis</td></tr>
  * <tr><td>JSON</td><td>32 million characters, nested 20 deep</td></tr>
@@ -22,6 +23,12 @@ public final class Limits {
 
   /** Largest picture file taken, in bytes. */
   public static final long PICTURE_BYTES = 160L * 1024 * 1024;
+
+  /** Most bytes of a photo's own data (Exif) that are kept, all its fields together. */
+  public static final int TAG_BYTES = 1024 * 1024;
+
+  /** Deepest that directories of a photo's own data hang on one another. */
+  public static final int TAG_NESTING = 3;
 
   /** Largest release file taken, in bytes. */
   public static final long RELEASE_BYTES = 256L * 1024 * 1024;

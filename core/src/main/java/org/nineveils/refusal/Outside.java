@@ -5,8 +5,8 @@ import java.util.function.Supplier;
 
 /**
  * The gate through which everything from outside is read. Libraries answer a damaged file with
- * whatever exception they happen to run into; here each becomes the refusal that the reader gives,
- * which names the file. Our own refusals pass as they are.
+ * whatever exception or error they happen to run into; here each becomes the refusal that the
+ * reader gives, which names the file. Our own refusals pass as they are.
  */
 public final class Outside {
   private Outside() {}
@@ -26,7 +26,9 @@ public final class Outside {
       return reading.get();
     } catch (RuntimeException fault) {
       throw ours.isInstance(fault) ? fault : damaged.apply(fault);
-    } catch (StackOverflowError fault) {
+    } catch (OutOfMemoryError fault) {
+      throw fault; // may be the fault of other work: whoever gives memory out answers it
+    } catch (Error fault) {
       throw damaged.apply(fault);
     }
   }

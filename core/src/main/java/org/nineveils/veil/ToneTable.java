@@ -91,14 +91,14 @@ public final class ToneTable {
   /**
    * Looks n tones up.
    *
-   * @param in 0…1, not changed
+   * @param in 0…1, not changed; what lies beyond counts as the nearer end
    * @param out receives 0…1; another array than {@code in}
    * @param between scratch, at least n values
    * @param n how many
    */
   public void run(float[] in, float[] out, float[] between, int n) {
     for (int i = 0; i < n; i++) {
-      float at = in[i] * STEPS;
+      float at = Math.min(1f, Math.max(0f, in[i])) * STEPS;
       float place = (at - 0.5f) + WHOLE;
       out[i] = place;
       between[i] = at - (place - WHOLE);
@@ -118,7 +118,7 @@ public final class ToneTable {
   private void runLow(float[] in, float[] out, int n) {
     for (int i = 0; i < n; i++) {
       if (in[i] < 1f / PARTS) {
-        float at = in[i] * (STEPS * PARTS);
+        float at = Math.max(0f, in[i]) * (STEPS * PARTS);
         int k = (int) at;
         out[i] = low[k] + (low[k + 1] - low[k]) * (at - k);
       }

@@ -58,7 +58,7 @@ class WatchJob implements JobKind {
 
   @Override
   public Nature nature() {
-    return new Nature(ID, true, false); // what was not made yet is found again
+    return new Nature(ID, false, false); // what was not made yet is found again
   }
 
   @Override

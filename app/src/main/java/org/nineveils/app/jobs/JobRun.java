@@ -13,6 +13,7 @@ import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.Faults;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Permits;
 import org.nineveils.document.DocumentException;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
@@ -38,6 +39,8 @@ public final class JobRun {
   private int startedAt;
   private volatile boolean stopped;
   private volatile boolean cutOff;
+  private volatile boolean given;
+  private boolean over;
 
   JobRun(
       Job job,
@@ -120,7 +123,7 @@ public final class JobRun {
     Runnable hand =
         () -> {
           for (int i = next.getAndIncrement(); i < items.size(); i = next.getAndIncrement()) {
-            if (stopped || cutOff) {
+            if (stopped || cutOff || given) {
               return;
             }
             T item = items.get(i);
@@ -131,8 +134,14 @@ public final class JobRun {
     for (int i = 1; sideBySide && i < width; i++) {
       others.add(CompletableFuture.runAsync(hand, hands));
     }
-    hand.run();
-    others.forEach(CompletableFuture::join);
+    try {
+      hand.run();
+    } catch (RuntimeException | Error e) {
+      given = true; // a hand that fails ends the job: the others begin nothing further
+      throw e;
+    } finally {
+      others.forEach(CompletableFuture::join);
+    }
     if (cutOff) {
       throw new CutOff();
     }
@@ -143,7 +152,7 @@ public final class JobRun {
     long size;
     try {
       size = pixels.getAsLong();
-    } catch (RuntimeException e) {
+    } catch (RuntimeException | Error e) {
       item(
           name,
           0,
@@ -174,20 +183,14 @@ public final class JobRun {
    * @return whether it was done
    */
   public boolean item(String name, long pixels, Step step) {
-    String fault =
-        permits.with(
-            pixels,
-            () -> {
-              String first = budget.making(pixels * BYTES_A_PIXEL, () -> tried(name, step));
-              if (!OUT_OF_MEMORY.equals(first)) {
-                return first;
-              }
-              budget.giveWay();
-              String second = budget.making(pixels * BYTES_A_PIXEL, () -> tried(name, step));
-              return OUT_OF_MEMORY.equals(second)
-                  ? "“%s” needs more memory than there is; nothing was made of it.".formatted(name)
-                  : second;
-            });
+    String fault;
+    try {
+      fault =
+          permits.with(
+              pixels, () -> budget.making(pixels * BYTES_A_PIXEL, () -> tried(name, step)));
+    } catch (OutOfMemoryError e) {
+      fault = "“%s” needs more memory than there is; nothing was made of it.".formatted(name);
+    }
     synchronized (this) {
       if (!fault.isEmpty()) {
         faults.add(fault);
@@ -202,15 +205,13 @@ public final class JobRun {
    */
   private static final int BYTES_A_PIXEL = 20;
 
-  private static final String OUT_OF_MEMORY = "out of memory";
-
-  /** Empty where it went well, otherwise a sentence. */
+  /** Empty where it went well, otherwise a sentence. Whoever gives memory out tries once more. */
   private static String tried(String name, Step step) {
     try {
       step.run();
       return "";
     } catch (OutOfMemoryError e) {
-      return OUT_OF_MEMORY;
+      throw e;
     } catch (Exception | Error e) {
       return sentence(name, e);
     }
@@ -239,7 +240,9 @@ public final class JobRun {
     int own = done - startedAt;
     long left = own <= 0 ? 0 : (long) Math.ceil(seconds / own * (total - done));
     job = with(job, job.state(), done, total, job.said(), job.file(), job.fileName(), left);
-    changed.accept(job);
+    if (!over) {
+      changed.accept(job);
+    }
   }
 
   /** Says what came of it. */
@@ -259,6 +262,7 @@ public final class JobRun {
 
   /** How it ended; pages see it as under way until that is kept. */
   synchronized Job ended(Job.State state, String said) {
+    over = true; // nothing that is still under way writes over it
     Job last = with(job, state, job.done(), job.total(), said, job.file(), job.fileName(), 0);
     return last.withoutRequest();
   }

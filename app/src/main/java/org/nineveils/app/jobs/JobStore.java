@@ -73,6 +73,17 @@ class JobStore {
         .update();
   }
 
+  /** Keeps that a job was stopped, so that it is not taken up again. */
+  void stop(long id) {
+    db.sql("update job set stopped = 1 where id = ? and state in ('waiting', 'running')")
+        .param(id)
+        .update();
+  }
+
+  boolean isStopped(long id) {
+    return db.sql("select stopped from job where id = ?").param(id).query(Boolean.class).single();
+  }
+
   void remove(long id) {
     db.sql("delete from job where id = ?").param(id).update();
   }

@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import org.nineveils.app.fault.Faults;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Permits;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -33,6 +34,8 @@ import org.springframework.stereotype.Service;
 public class Jobs {
   private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
   private static final int SIDE_BY_SIDE = 2;
+  private static final String CUT_OFF =
+      "The application was ended before this was done. Start it again.";
   private static final int LISTED = 60;
   private static final long WRITE_EVERY = 1_000_000_000L;
 
@@ -46,6 +49,13 @@ public class Jobs {
   private final ExecutorService quick = Executors.newSingleThreadExecutor(named("quick jobs"));
   private final ExecutorService patient = Executors.newSingleThreadExecutor(named("jobs"));
   private final ExecutorService hands = Executors.newFixedThreadPool(SIDE_BY_SIDE, named("hands"));
+
+  /**
+   * Jobs that ended while that could not be written, as on a full disk; written as soon as it can
+   * be.
+   */
+  private final Map<Long, Job> unwritten = new ConcurrentHashMap<>();
+
   private volatile boolean closing;
 
   Jobs(
@@ -77,16 +87,17 @@ public class Jobs {
   void takeUp() {
     for (Job job : store.open()) {
       JobKind kind = kinds.get(job.kind());
-      if (kind != null && kind.nature().goesOn()) {
+      if (store.isStopped(job.id())) {
+        store.save(ended(job, Job.State.STOPPED, "Stopped."), now());
+      } else if (kind != null && kind.nature().goesOn()) {
         queue(kind, job);
       } else {
-        store.save(ended(job, Job.State.CUT_OFF), now());
+        store.save(ended(job, Job.State.CUT_OFF, CUT_OFF), now());
       }
     }
   }
 
-  private static Job ended(Job j, Job.State state) {
-    String said = "The application was ended before this was done. Start it again.";
+  private static Job ended(Job j, Job.State state, String said) {
     return new Job(
         j.id(),
         j.kind(),
@@ -150,7 +161,11 @@ public class Jobs {
       synchronized (last) {
         if (System.nanoTime() - last[0] > WRITE_EVERY) {
           last[0] = System.nanoTime();
-          store.save(job, null);
+          try {
+            store.save(job, null);
+          } catch (RuntimeException e) { // how far it is stands in memory; the work goes on
+            LOG.warn("how far a job is could not be kept: {}", job.title(), e);
+          }
         }
       }
     };
@@ -195,23 +210,41 @@ public class Jobs {
   }
 
   private void end(JobRun run, Job.State state, String said) {
-    try {
-      store.save(run.ended(state, said), now());
-    } catch (RuntimeException e) {
-      LOG.warn("how a job ended could not be kept: {}", run.job().title(), e);
-    } finally {
-      running.remove(run.id());
+    unwritten.put(run.id(), run.ended(state, said));
+    running.remove(run.id());
+    writeEnds();
+  }
+
+  /** Writes how jobs ended, as far as that can be written. */
+  private void writeEnds() {
+    for (Job job : unwritten.values()) {
+      try {
+        store.save(job, now());
+        unwritten.remove(job.id(), job);
+      } catch (RuntimeException e) {
+        LOG.warn("how a job ended could not be kept yet: {}", job.title(), e);
+      }
     }
   }
 
-  /** Stops a job after the items that are being done; what is done stays. */
+  /**
+   * Stops a job after the items that are being done; what is done stays. It is stopped after a
+   * restart too.
+   */
   public void stop(long id) {
+    store.stop(id);
     Optional.ofNullable(running.get(id)).ifPresent(JobRun::stop);
   }
 
   public Optional<Job> find(long id) {
     JobRun run = running.get(id);
-    return run != null ? Optional.of(run.job()) : store.find(id);
+    if (run != null) {
+      return Optional.of(run.job());
+    }
+    if (!unwritten.isEmpty()) {
+      writeEnds();
+    }
+    return Optional.ofNullable(unwritten.get(id)).or(() -> store.find(id));
   }
 
   /** The job of that id. */

@@ -5,6 +5,9 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.function.Supplier;
 import java.util.function.ToLongFunction;
 
@@ -13,6 +16,9 @@ import java.util.function.ToLongFunction;
  * many ask for it, and nobody who asks for another one waits.
  */
 public final class Shelf<K, V> {
+  private static final long LOOK_EVERY_MS = 500;
+  private static final int LOOKS_WITH_PERMITS = 30;
+
   private final Budget budget;
   private final String name;
   private final ToLongFunction<V> weigh;
@@ -39,11 +45,11 @@ public final class Shelf<K, V> {
       return found.get();
     }
     CompletableFuture<V> mine = new CompletableFuture<>();
-    CompletableFuture<V> other = making.putIfAbsent(key, mine);
-    if (other != null) {
-      return join(other);
-    }
     try {
+      CompletableFuture<V> other = making.putIfAbsent(key, mine);
+      if (other != null) {
+        return joined(key, other, make);
+      }
       V made = find(key).orElseGet(make); // it may have been finished just before
       put(key, made);
       mine.complete(made);
@@ -56,17 +62,35 @@ public final class Shelf<K, V> {
     }
   }
 
-  private static <V> V join(CompletableFuture<V> other) {
-    try {
-      return other.join();
-    } catch (CompletionException e) {
-      if (e.getCause() instanceof RuntimeException fault) {
-        throw fault;
+  /**
+   * Waits for what another makes. Whoever makes it may die of a full heap before it can even say
+   * so; then it is no longer among what is being made, and those who wait fail as it did. And
+   * whoever makes it may wait for permits that the one who waits here holds; after a while that one
+   * makes it itself.
+   */
+  private V joined(K key, CompletableFuture<V> other, Supplier<V> make) {
+    for (int looks = 0; ; looks++) {
+      if (looks > LOOKS_WITH_PERMITS && Permits.isHolding()) {
+        return make.get();
       }
-      if (e.getCause() instanceof Error fault) {
-        throw fault;
+      try {
+        return other.get(LOOK_EVERY_MS, TimeUnit.MILLISECONDS);
+      } catch (TimeoutException e) {
+        if (making.get(key) != other && !other.isDone()) {
+          throw new OutOfMemoryError("whoever made it for others was cut off");
+        }
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new CompletionException(e);
+      } catch (ExecutionException e) {
+        if (e.getCause() instanceof RuntimeException fault) {
+          throw fault;
+        }
+        if (e.getCause() instanceof Error fault) {
+          throw fault;
+        }
+        throw new CompletionException(e.getCause());
       }
-      throw e;
     }
   }
 

@@ -1,10 +1,10 @@
 package org.nineveils.app.photos;
 
-import java.util.concurrent.Semaphore;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import org.nineveils.app.memory.Budget;
 import org.nineveils.app.memory.CompactPicture;
+import org.nineveils.app.memory.Permits;
 import org.nineveils.app.memory.Shelf;
 import org.nineveils.app.memory.Weights;
 import org.nineveils.picture.Picture;
@@ -20,13 +20,10 @@ final class DecodedPhotos {
   private static final int SMALL = 2_000_000;
 
   /** A full-size photo up to this many pixels is kept also where only a small one was wanted. */
-  private static final long KEPT_BY_THE_WAY = 4_000_000;
+  static final long KEPT_BY_THE_WAY = 4_000_000;
 
   /** A long side up to which a picture counts as one for lists. */
   private static final int FOR_LISTS = 700;
-
-  /** Megapixels decoded side by side; a larger photo is decoded alone. */
-  private static final int AT_ONCE = 30;
 
   /** What decoding takes: the samples as they come, and the planes made of them. */
   private static final int BYTES_A_PIXEL = 16;
@@ -35,12 +32,13 @@ final class DecodedPhotos {
 
   private final Function<Photo, Picture> decode;
   private final Budget budget;
-  private final Semaphore decoding = new Semaphore(AT_ONCE, true);
+  private final Permits permits;
   private final Shelf<Key, Picture> large;
   private final Shelf<Key, CompactPicture> small;
   private final Shelf<Key, Picture> onStages;
 
-  DecodedPhotos(Budget budget, Function<Photo, Picture> decode) {
+  DecodedPhotos(Budget budget, Permits permits, Function<Photo, Picture> decode) {
+    this.permits = permits;
     this.decode = decode;
     this.budget = budget;
     this.large = budget.shelf("photos, large", Weights::picture);
@@ -48,20 +46,13 @@ final class DecodedPhotos {
     this.onStages = budget.shelf("photos on stages", Weights::picture);
   }
 
-  /** Keeps what was decoded while a photo was taken in, as far as it will be wanted soon. */
-  void remember(Photo photo, Picture picture, int longSide) {
-    keep(new Key(photo.sha(), Math.min(picture.longSide(), longSide)), picture);
-    if (picture.area().pixels() <= KEPT_BY_THE_WAY) {
-      keep(new Key(photo.sha(), picture.longSide()), picture);
-    }
-  }
-
-  private void keep(Key key, Picture picture) {
-    Picture sized = Scaling.toLongSide(picture, key.longSide());
-    if (sized.area().pixels() <= SMALL) {
-      small.put(key, new CompactPicture(sized));
+  /** Keeps what was decoded while a photo was taken in, at that size. */
+  void remember(Photo photo, Picture picture) {
+    Key key = new Key(photo.sha(), picture.longSide());
+    if (picture.area().pixels() <= SMALL) {
+      small.put(key, new CompactPicture(picture));
     } else {
-      large.put(key, sized);
+      large.put(key, picture);
     }
   }
 
@@ -74,32 +65,40 @@ final class DecodedPhotos {
   }
 
   private Picture decoded(Photo photo) {
-    return within((long) photo.width() * photo.height(), () -> decode.apply(photo));
+    return within(pixels(photo), () -> decode.apply(photo));
   }
 
   /** Decodes a picture of that many pixels when there is room for it. */
-  Picture within(long pixels, Supplier<Picture> decode) {
-    int permits = (int) Math.max(1, Math.min(AT_ONCE, pixels / 1_000_000));
-    decoding.acquireUninterruptibly(permits);
-    try {
-      return budget.making(pixels * BYTES_A_PIXEL, decode);
-    } finally {
-      decoding.release(permits);
-    }
+  <T> T within(long pixels, Supplier<T> decode) {
+    return permits.with(pixels, () -> budget.making(pixels * BYTES_A_PIXEL, decode));
   }
 
   /** For a stage, which will come back for the very same planes. */
   Picture scaled(Photo photo, int wanted) {
     Key key = key(photo, wanted);
     return isSmall(photo, key)
-        ? onStages.get(key, () -> compact(photo, key).picture())
-        : large.get(key, () -> made(photo, key));
+        ? permitted(photo, key, () -> onStages.get(key, () -> compact(photo, key).picture()))
+        : permitted(photo, key, () -> large.get(key, () -> made(photo, key)));
   }
 
   /** For a list, which asks once. */
   Picture once(Photo photo, int wanted) {
     Key key = key(photo, wanted);
-    return isSmall(photo, key) ? compact(photo, key).picture() : scaled(photo, wanted);
+    return isSmall(photo, key)
+        ? permitted(photo, key, () -> compact(photo, key).picture())
+        : scaled(photo, wanted);
+  }
+
+  /**
+   * Permits come before a place among what is being made: whoever makes something waits for none.
+   * No permits are needed where nothing is decoded.
+   */
+  private Picture permitted(Photo photo, Key key, Supplier<Picture> make) {
+    return isAtHand(photo, key.longSide()) ? make.get() : permits.with(pixels(photo), make);
+  }
+
+  private static long pixels(Photo photo) {
+    return (long) photo.width() * photo.height();
   }
 
   /** Whether a scaled picture can be had without decoding the photo. */
@@ -109,7 +108,8 @@ final class DecodedPhotos {
     return onStages.find(key).isPresent()
         || small.find(key).isPresent()
         || small.find(whole).isPresent()
-        || large.find(whole).isPresent();
+        || large.find(whole).isPresent()
+        || large.find(key).isPresent();
   }
 
   private static Key key(Photo photo, int wanted) {

@@ -1,14 +1,20 @@
 package org.nineveils.app.photos;
 
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.util.List;
 import org.nineveils.app.data.Blobs;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Permits;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.kit.Names;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.Scaling;
 import org.springframework.stereotype.Service;
 
 /** Takes photos in and gives them out as pictures. */
@@ -22,13 +28,13 @@ public class PhotoService {
   private final Journal journal;
   private final DecodedPhotos decoded;
 
-  PhotoService(PhotoStore store, Blobs blobs, Journal journal, Budget budget) {
+  PhotoService(PhotoStore store, Blobs blobs, Journal journal, Budget budget, Permits permits) {
     this.store = store;
     this.blobs = blobs;
     this.journal = journal;
     this.decoded =
         new DecodedPhotos(
-            budget, photo -> PictureReader.read(blobs.get(photo.sha()), photo.name()));
+            budget, permits, photo -> PictureReader.read(blobs.get(photo.sha()), photo.name()));
   }
 
   /** What undo on a page of photos looks at: each side its own. */
@@ -61,19 +67,57 @@ public class PhotoService {
    * @throws org.nineveils.picture.PictureException with a sentence if it is no usable picture
    */
   public Photo add(Side side, String fileName, byte[] bytes) {
+    return add(side, fileName, () -> new ByteArrayInputStream(bytes));
+  }
+
+  /** Where a file that comes in can be read from, as often as wanted. */
+  @FunctionalInterface
+  public interface Source {
+    InputStream open() throws IOException;
+  }
+
+  /** What was read of a file: its picture, small where that is all that will be wanted soon. */
+  private record TakenIn(String sha, int width, int height, Picture small, Picture whole) {}
+
+  /** The same for a file of which nothing is in memory before there is room for its picture. */
+  public Photo add(Side side, String fileName, Source file) {
     String plain = fileName.replace('\\', '/');
     String shown = plain.substring(plain.lastIndexOf('/') + 1);
-    Picture picture =
-        decoded.within(PictureReader.pixels(bytes, shown), () -> PictureReader.read(bytes, shown));
-    String sha = blobs.put(bytes);
+    TakenIn in = decoded.within(pixels(file, shown), () -> read(file, shown));
     long id =
         journal.edit(
             scope(side),
             "add " + shown,
-            () -> store.add(side, freeName(side, shown), sha, picture.width(), picture.height()));
+            () -> store.add(side, freeName(side, shown), in.sha(), in.width(), in.height()));
     Photo photo = get(id);
-    decoded.remember(photo, picture, SMALL);
+    decoded.remember(photo, in.small());
+    if (in.whole() != null) {
+      decoded.remember(photo, in.whole());
+    }
     return photo;
+  }
+
+  private static long pixels(Source file, String name) {
+    try (InputStream in = file.open()) {
+      return PictureReader.pixels(in, name);
+    } catch (IOException e) {
+      throw new UncheckedIOException("a file that came in could not be read", e);
+    }
+  }
+
+  private TakenIn read(Source file, String name) {
+    try (InputStream in = file.open()) {
+      byte[] bytes = in.readAllBytes();
+      Picture whole = PictureReader.read(bytes, name);
+      return new TakenIn(
+          blobs.put(bytes),
+          whole.width(),
+          whole.height(),
+          Scaling.toLongSide(whole, SMALL),
+          whole.area().pixels() <= DecodedPhotos.KEPT_BY_THE_WAY ? whole : null);
+    } catch (IOException e) {
+      throw new UncheckedIOException("a file that came in could not be read", e);
+    }
   }
 
   /** Gives a photo another name. */

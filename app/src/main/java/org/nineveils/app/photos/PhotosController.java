@@ -1,6 +1,5 @@
 package org.nineveils.app.photos;
 
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -55,10 +54,9 @@ class PhotosController {
 
   @PostMapping("/api/photos/{side}")
   @ResponseBody
-  Photo add(@PathVariable("side") String side, @RequestParam("file") MultipartFile file)
-      throws IOException {
+  Photo add(@PathVariable("side") String side, @RequestParam("file") MultipartFile file) {
     String name = file.getOriginalFilename() == null ? "photo" : file.getOriginalFilename();
-    return photos.add(Side.ofId(side), name, file.getBytes());
+    return photos.add(Side.ofId(side), name, file::getInputStream);
   }
 
   /** Gives photos a tag, or takes it off them. */

@@ -53,7 +53,7 @@ class Searches implements JobKind {
 
   @Override
   public Nature nature() {
-    return new Nature(ID, true, false);
+    return new Nature(ID, false, false);
   }
 
   @Override

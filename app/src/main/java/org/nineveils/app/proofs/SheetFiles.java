@@ -78,7 +78,7 @@ class SheetFiles implements JobKind {
 
   @Override
   public Nature nature() {
-    return new Nature(ID, true, false);
+    return new Nature(ID, false, false);
   }
 
   @Override

@@ -19,11 +19,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Permits;
 import org.nineveils.app.testing.Database;
 import org.nineveils.picture.PictureException;
 
 class JobsTest {
   @TempDir Path folder;
+  private final Budget budget = new Budget(1000);
   private Database database;
   private Jobs jobs;
 
@@ -71,8 +73,8 @@ class JobsTest {
         new Jobs(
             new JobStore(database.client()),
             new JobFolders(folder.resolve("jobs")),
-            new Permits(10),
-            new Budget(1000),
+            new Permits(10, budget),
+            budget,
             Clock.systemUTC(),
             List.of(kinds));
     return jobs;
@@ -176,7 +178,6 @@ class JobsTest {
   @Test
   void runningOutOfMemoryLetsCachesGoTriesOnceMoreAndEndsOneItemWithASentence() {
     AtomicInteger tries = new AtomicInteger();
-    Budget budget = new Budget(1000);
     with(
         kind(
             "k",
@@ -321,6 +322,78 @@ class JobsTest {
   }
 
   @Test
+  void aStoppedJobIsNotTakenUpAfterARestart() throws Exception {
+    CountDownLatch begun = new CountDownLatch(1);
+    CountDownLatch ending = new CountDownLatch(1);
+    AtomicInteger runs = new AtomicInteger();
+    JobKind kind =
+        kind(
+            "on",
+            true,
+            run -> {
+              run.total(2, 0);
+              run.each(
+                  List.of("a", "b"),
+                  false,
+                  i -> i,
+                  i -> 0,
+                  i -> {
+                    runs.incrementAndGet();
+                    begun.countDown();
+                    ending.await();
+                  });
+            });
+    with(kind);
+    long first = jobs.start("on", "s", "Two", "{}").id();
+    long second = jobs.start("on", "s", "Two more", "{}").id();
+    begun.await();
+    jobs.stop(first);
+    jobs.stop(second);
+    jobs.close(); // as kill -9 would leave it: nothing was told to the database at the end
+    ending.countDown();
+    with(kind);
+    jobs.takeUp();
+    assertThat(ended(jobs.get(first)).state()).isEqualTo(Job.State.STOPPED);
+    assertThat(ended(jobs.get(second)).state()).isEqualTo(Job.State.STOPPED);
+    assertThat(runs.get()).isEqualTo(1);
+  }
+
+  /** A disk that is full for a while: the work goes on, and its end is written when it can be. */
+  @Test
+  void whatCannotBeWrittenOfAJobEndsNeitherTheJobNorItsOtherHand() throws Exception {
+    List<String> done = Collections.synchronizedList(new ArrayList<>());
+    with(
+        kind(
+            "k",
+            true,
+            run -> {
+              database
+                  .client()
+                  .sql(
+                      "create trigger full before update on job begin select raise(abort, 'full'); end")
+                  .update();
+              run.total(6, 0);
+              run.each(
+                  List.of("a", "b", "c", "d", "e", "f"),
+                  true,
+                  i -> i,
+                  i -> 0,
+                  i -> {
+                    LockSupport.parkNanos(400_000_000); // long enough that progress is written
+                    done.add(i);
+                  });
+            }));
+    Job job = ended(jobs.start("k", "s", "Six", "{}"));
+    assertThat(job.state()).isEqualTo(Job.State.DONE);
+    assertThat(done).hasSize(6);
+    database.client().sql("drop trigger full").update();
+    jobs.get(job.id());
+    jobs.close();
+    with();
+    assertThat(jobs.get(job.id()).state()).isEqualTo(Job.State.DONE);
+  }
+
+  @Test
   void resultsLieInTheJobsFolderAndOutliveARestart() throws Exception {
     JobKind kind =
         kind(
@@ -344,7 +417,7 @@ class JobsTest {
   /** Three clicks do not make three large renders at once; small ones go on side by side. */
   @Test
   void megapixelsAreSharedAndAPictureLargerThanAllRunsAlone() throws Exception {
-    Permits permits = new Permits(10);
+    Permits permits = new Permits(10, budget);
     AtomicInteger now = new AtomicInteger();
     AtomicInteger most = new AtomicInteger();
     List<Thread> threads = new ArrayList<>();

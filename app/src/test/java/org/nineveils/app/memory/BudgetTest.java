@@ -136,6 +136,66 @@ class BudgetTest {
     assertThat(words.get("a", () -> "yes")).isEqualTo("yes");
   }
 
+  /** A full heap may end whoever makes a value before it can say so. */
+  @Test
+  void whoWaitsForAValueFailsWhereItsMakerWasCutOff() throws Exception {
+    CountDownLatch making = new CountDownLatch(1);
+    CountDownLatch go = new CountDownLatch(1);
+    Thread maker =
+        new Thread(
+            () ->
+                words.get(
+                    "a",
+                    () -> {
+                      making.countDown();
+                      await(go);
+                      throw new OutOfMemoryError("Java heap space");
+                    }));
+    maker.setUncaughtExceptionHandler((thread, fault) -> {});
+    maker.start();
+    making.await();
+    List<Throwable> met = Collections.synchronizedList(new ArrayList<>());
+    Thread waiting = new Thread(() -> words.get("a", () -> "never"));
+    waiting.setUncaughtExceptionHandler((thread, fault) -> met.add(fault));
+    waiting.start();
+    go.countDown();
+    waiting.join();
+    assertThat(met).hasSizeLessThanOrEqualTo(1); // it may have come after the other had failed
+    met.forEach(fault -> assertThat(fault).isInstanceOf(OutOfMemoryError.class));
+    assertThat(words.find("a").isPresent()).isEqualTo(met.isEmpty());
+  }
+
+  /**
+   * The first large photo on a fresh start was refused for want of memory; the second try worked.
+   */
+  @Test
+  void whatRunsOutOfMemoryIsTriedOnceMoreWithNothingKeptAndNothingBesides() {
+    Permits permits = new Permits(10, budget);
+    words.put("a", "x".repeat(90));
+    AtomicInteger tries = new AtomicInteger();
+    String got =
+        permits.with(
+            1,
+            () -> {
+              if (tries.getAndIncrement() == 0) {
+                throw new OutOfMemoryError("Java heap space");
+              }
+              return "kept %d".formatted(budget.bytes());
+            });
+    assertThat(got).isEqualTo("kept 0");
+    assertThatThrownBy(
+            () ->
+                permits.with(
+                    60_000_000,
+                    () -> {
+                      throw new OutOfMemoryError("Java heap space");
+                    }))
+        .isInstanceOf(OutOfMemoryError.class);
+    assertThat(permits.<Integer>with(60_000_000, () -> permits.with(5_000_000, () -> 7)))
+        .as("work within work does not wait for itself, and nothing is held for ever")
+        .isEqualTo(7);
+  }
+
   @Test
   void aCompactPictureIsTheSameBitForBit() {
     Random random = new Random(7);

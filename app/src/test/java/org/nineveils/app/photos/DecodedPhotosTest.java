@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Permits;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
 
@@ -15,6 +16,7 @@ class DecodedPhotosTest {
   private final DecodedPhotos photos =
       new DecodedPhotos(
           budget,
+          new Permits(10, budget),
           photo -> {
             decoded.incrementAndGet();
             return picture(photo.width(), photo.height());

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import org.nineveils.refusal.Limits;
 
 /**
  * A directory of fields as in TIFF 6.0, section 2, with the directories that hang on it; by number
@@ -56,7 +57,7 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
    */
   static Directory read(byte[] block) {
     ByteBuffer in = opened(block);
-    return in == null ? null : read(in, in.getInt(4), new HashSet<>());
+    return in == null ? null : new Reading(in).read(in.getInt(4), 1);
   }
 
   /** Whether a second directory follows that holds a small picture (Exif 2.32, 4.5.7). */
@@ -71,7 +72,7 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
     }
     long next = first + 2L + (in.getShort(first) & 0xffff) * (long) ENTRY;
     return next + 4 <= in.limit()
-        && read(in, in.getInt((int) next), new HashSet<>()).fields.containsKey(SMALL_AT);
+        && new Reading(in).read(in.getInt((int) next), 1).fields.containsKey(SMALL_AT);
   }
 
   private static ByteBuffer opened(byte[] block) {
@@ -84,37 +85,52 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
     return one && in.getShort(2) == 42 ? in : null;
   }
 
-  private static Directory read(ByteBuffer in, int at, Set<Integer> seen) {
-    Directory out = empty(in.order());
-    if (at < HEAD || at > in.limit() - 2 || !seen.add(at)) {
+  /**
+   * One reading of a block. Fields may name the same bytes and directories hang on one another as a
+   * file likes; what is taken of them has its bounds in {@link Limits}.
+   */
+  private static final class Reading {
+    private final ByteBuffer in;
+    private final Set<Integer> seen = new HashSet<>();
+    private int left = Limits.TAG_BYTES;
+
+    Reading(ByteBuffer in) {
+      this.in = in;
+    }
+
+    Directory read(int at, int depth) {
+      Directory out = empty(in.order());
+      if (depth > Limits.TAG_NESTING || at < HEAD || at > in.limit() - 2 || !seen.add(at)) {
+        return out;
+      }
+      int count = Math.min(in.getShort(at) & 0xffff, MOST_FIELDS);
+      for (int i = 0; i < count && at + 2 + (i + 1) * ENTRY <= in.limit(); i++) {
+        try {
+          field(at + 2 + i * ENTRY, out, depth);
+        } catch (IndexOutOfBoundsException | BufferUnderflowException e) {
+          // a field that points out of the file is let be
+        }
+      }
       return out;
     }
-    int count = Math.min(in.getShort(at) & 0xffff, MOST_FIELDS);
-    for (int i = 0; i < count && at + 2 + (i + 1) * ENTRY <= in.limit(); i++) {
-      try {
-        field(in, at + 2 + i * ENTRY, out, seen);
-      } catch (IndexOutOfBoundsException | BufferUnderflowException e) {
-        // a field that points out of the file is let be
-      }
-    }
-    return out;
-  }
 
-  private static void field(ByteBuffer in, int at, Directory out, Set<Integer> seen) {
-    int tag = in.getShort(at) & 0xffff;
-    int type = in.getShort(at + 2) & 0xffff;
-    long values = in.getInt(at + 4) & 0xffffffffL;
-    if (type == 0 || type >= SIZES.length || values * SIZES[type] > MOST_BYTES) {
-      return;
+    private void field(int at, Directory out, int depth) {
+      int tag = in.getShort(at) & 0xffff;
+      int type = in.getShort(at + 2) & 0xffff;
+      long values = in.getInt(at + 4) & 0xffffffffL;
+      if (type == 0 || type >= SIZES.length || values * SIZES[type] > Math.min(MOST_BYTES, left)) {
+        return;
+      }
+      if (tag == EXIF || tag == GPS || tag == INTEROPERABILITY) {
+        out.below.put(tag, read(in.getInt(at + 8), depth + 1));
+        return;
+      }
+      byte[] bytes = new byte[(int) values * SIZES[type]];
+      int place = bytes.length <= 4 ? at + 8 : in.getInt(at + 8);
+      in.get(place, bytes);
+      left -= bytes.length;
+      out.fields.put(tag, new Field(type, (int) values, bytes, place));
     }
-    if (tag == EXIF || tag == GPS || tag == INTEROPERABILITY) {
-      out.below.put(tag, read(in, in.getInt(at + 8), seen));
-      return;
-    }
-    byte[] bytes = new byte[(int) values * SIZES[type]];
-    int place = bytes.length <= 4 ? at + 8 : in.getInt(at + 8);
-    in.get(place, bytes);
-    out.fields.put(tag, new Field(type, (int) values, bytes, place));
   }
 
   /** Bytes that it takes in a block at most, with all that hangs on it. */
