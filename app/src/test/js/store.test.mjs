@@ -213,3 +213,30 @@ test("a change of something that is gone changes nothing", () => {
   store.hold((doc) => ({ ...doc, a: doc.gone.value }));
   assert.deepEqual(store.doc, { a: 0 });
 });
+
+test("what waits is stored where it was asked for, whatever is edited since", async () => {
+  const app = new Application({ a: 1 });
+  app.refuse = [{ status: 507 }];
+  let place = "/one";
+  const seen = [];
+  const { store } = opened(app, {
+    at: () => place,
+    put: (body, name, at) => {
+      seen.push(at);
+      return app.put(body, name);
+    },
+  });
+  store.change((doc) => ({ ...doc, a: 2 }), "a");
+  await turn();
+  await turn();
+  assert.throws(() => store.mustBeStored(), /not stored yet/);
+  assert.throws(() => store.turnTo({ rev: 9, doc: { a: 0 } }), /not stored yet/);
+  place = "/two";
+  store.retry();
+  await store.settled();
+  assert.deepEqual(seen, ["/one", "/one"]);
+  assert.equal(app.doc.a, 2);
+  store.change((doc) => ({ ...doc, a: 3 }), "a");
+  await store.settled();
+  assert.equal(seen.at(-1), "/two");
+});

@@ -12,7 +12,7 @@ import { askOpposites } from "./ask.js";
  */
 export function asking(store, api, box, on) {
   async function ask(path, body) {
-    const answer = await store.ask((name) => send("POST", `${api}/${path}`, body, name));
+    const answer = await store.ask((name, on, at) => send("POST", `${at}/${path}`, body, name));
     if (answer?.ask) {
       const chosen = await askOpposites(box, answer.ask);
       if (chosen) await ask(path, { ...body, answer: chosen });

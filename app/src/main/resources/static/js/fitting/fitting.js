@@ -58,7 +58,7 @@ let pins = null;
 const store = new Store(
   state,
   "fitting",
-  { put: (...save) => send("PUT", api, ...save), get: stored, gesture },
+  { put: (body, name, at) => send("PUT", at, body, name), get: stored, gesture, at: () => String(api) },
   savedLine(took, () => store.retry(), redraw),
 );
 watch(store);
@@ -161,6 +161,7 @@ async function stored() {
 
 /** Goes on with the fitting of another photo. */
 function turnTo(next) {
+  store.mustBeStored(); // or what waits would be stored in the other photo's place
   if (others.left(next, `${base}${next.id}`)) return;
   Object.assign(state, { id: next.id, photo: next.photo });
   page = begun(next.fitting, page.openKey);

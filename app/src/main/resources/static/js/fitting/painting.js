@@ -46,14 +46,14 @@ export class Painting {
   /** What is done to all that is painted: fill, invert, clear. */
   async all(how) {
     const body = { effect: this.now.key(), veil: this.now.brushed().of, how };
-    if (await this.store.ask((name) => send("POST", `${this.api}/paint-all`, body, name))) this.now.shown();
+    if (await this.store.ask((name, on, at) => send("POST", `${at}/paint-all`, body, name))) this.now.shown();
   }
 
   async #store(next) {
     this.stroke = next;
     this.storing = true;
     const body = { effect: next.key, veil: next.veil, stroke: next.stroke };
-    await this.store.ask((name) => send("POST", `${this.api}/paint`, body, name));
+    await this.store.ask((name, on, at) => send("POST", `${at}/paint`, body, name));
     if (this.stroke === next) this.stroke = null;
     this.storing = false;
     this.now.shown();

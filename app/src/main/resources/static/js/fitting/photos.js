@@ -52,13 +52,24 @@ export class Photos {
     try {
       const [state] = await Promise.all([send("GET", address), this.on.settled()]);
       if (this.wanted !== photo) return this.there;
-      this.photo = photo;
-      this.on.shown(state);
+      this.#shown(photo, state);
     } catch (fault) {
       if (this.wanted !== photo) return this.there;
       this.wanted = this.photo;
       this.#mark();
       sayFault(fault);
+    }
+  }
+
+  /** Where the other one cannot be shown yet, the one before stays in all that asks for it. */
+  #shown(photo, state) {
+    const before = this.photo;
+    this.photo = photo;
+    try {
+      this.on.shown(state);
+    } catch (fault) {
+      this.photo = before;
+      throw fault;
     }
   }
 }

@@ -33,7 +33,7 @@ export class Pins {
   }
 
   #ask(method, path, body) {
-    return this.on.store.ask((name) => send(method, `${this.api}/pins${path}`, body, name));
+    return this.on.store.ask((name, on, at) => send(method, `${at}/pins${path}`, body, name));
   }
 
   /** Takes the pins as they are stored. */

@@ -16,7 +16,7 @@ const names = (all) => all.map((one) => one.wardrobe).join(" ");
  */
 export function wornTogether(root, state, store, api) {
   async function ask(path, wardrobe) {
-    const answer = await store.ask((name) => send("POST", `${api}/${path}`, { wardrobe }, name));
+    const answer = await store.ask((name, on, at) => send("POST", `${at}/${path}`, { wardrobe }, name));
     if (answer) sayAfterReload(answer.said, { address: `${api}/undo`, edit: answer.undo.edit });
   }
   for (const button of root.querySelectorAll("[data-together]")) button.addEventListener("click", () => ask("together", button.dataset.together));

@@ -2,6 +2,7 @@
 import { send, upload } from "../web/http.js";
 import { leaveTo, reload } from "../web/leaving.js";
 import { sayAfterReload, sayFault } from "../web/say.js";
+import { takeBack } from "../web/take-back.js";
 import { keepTyped, typeAgain } from "../web/typed.js";
 import { picture } from "./pictures.js";
 
@@ -37,7 +38,11 @@ async function take(drop, files) {
   let go = null;
   for (const [file, shown] of [...files].map((f) => [f, line(list, f)])) {
     try {
-      const answer = await upload(address, file, shown.share);
+      const answer = await takeBack((q) => upload(q ? `${address}?${q}` : address, file, shown.share), {});
+      if (!answer) {
+        shown.fault("Left out; nothing of it was taken in.");
+        continue;
+      }
       shown.done();
       go = answer.go ?? go;
       taken += 1;

@@ -110,14 +110,14 @@ const acted = (path, body, undoes) =>
 
 const open = dialogs({ act, rack: () => rack, data, kit });
 
-async function undo(redo, edit) {
-  await waiting;
-  try {
+/** Stands in one line with the acts: two that follow each other quickly are answered in their order. */
+function undo(redo, edit) {
+  const run = async () => {
     const answer = await takeBack((q) => send("POST", `/api/rack/${kit}/undo?${q}`), { redo, ...(edit && { edit }) });
     if (answer) take(answer);
-  } catch (error) {
-    sayFault(error);
-  }
+  };
+  waiting = waiting.then(run).catch(sayFault);
+  return waiting;
 }
 
 function pick(next, active = look.active) {

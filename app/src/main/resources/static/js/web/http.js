@@ -1,6 +1,7 @@
 // Talks to the application: JSON in and out, faults as sentences. A token that is no longer good is
 // fetched anew and the request repeated once; where a log-in ran out, it is asked for in place.
 import { logIn } from "./log-in.js";
+import { newName } from "./names.js";
 
 export class Refused extends Error {
   /** @param answer what the application said: sentence, offers, stale, done */
@@ -72,8 +73,12 @@ async function refused(answer) {
   return new Refused(said.sentence ?? otherwise, answer.status, said);
 }
 
-/** Sends and gives the answer's JSON. @param name of the request; what is sent again under it is not done twice */
-export async function send(method, address, body, name = "") {
+/**
+ * Sends and gives the answer's JSON.
+ * @param name of the request; what is sent again under it is not done twice. What changes something has
+ *   one of its own where none is given, since a browser or a log-in may make it be sent again
+ */
+export async function send(method, address, body, name = method === "GET" ? "" : newName()) {
   return (await ask(method, address, body, { lasts: true, name })).json();
 }
 

@@ -67,7 +67,7 @@ async function submit(event) {
   fault.hidden = true;
   button.disabled = true;
   try {
-    await run(form, values(form));
+    if (!(await run(form, values(form)))) button.disabled = false;
   } catch (error) {
     fault.textContent = error.message;
     fault.hidden = false;

@@ -23,8 +23,9 @@ export class Store {
   /**
    * @param first the state that the page was made with: { rev, …, [key]: document }
    * @param key name of the document in states
-   * @param how { put(body, name): stores { rev, after, built?, label, gesture, [key] } and gives a state,
-   *   get(): the state as it is stored now, gesture?(): name of the hand's move }
+   * @param how { put(body, name, at): stores { rev, after, built?, label, gesture, [key] } and gives a state,
+   *   get(): the state as it is stored now, gesture?(): name of the hand's move,
+   *   at?(): the address of what is edited now; what is queued is for that one, whenever it is sent }
    * @param on { took(state, differs), saving(), saved(), fault(error, again | null, waits) }
    */
   constructor(first, key, how, on) {
@@ -70,8 +71,8 @@ export class Store {
 
   /**
    * Asks for something that changes what is stored and is answered with the whole state.
-   * @param send (name, on) → promise of a state; on is what a request that depends on the document
-   *   says of it: { rev, after }
+   * @param send (name, on, at) → promise of a state; on is what a request that depends on the document
+   *   says of it: { rev, after }; at is the address as it was when this was asked for
    * @param handled told a refusal; true where nothing more need be said
    */
   ask(send, handled = () => false) {
@@ -99,8 +100,13 @@ export class Store {
 
   /** Goes on with another document, once all of this one is stored. */
   turnTo(state) {
-    if (!this.idle) throw new Error("What is shown is not stored yet; the other one comes once it is.");
+    this.mustBeStored();
     this.#take(state);
+  }
+
+  /** Asked before anything of a page goes on with another document. @throws where something waits */
+  mustBeStored() {
+    if (!this.idle) throw new Error("What is shown is not stored yet; the other one comes once it is.");
   }
 
   /** Takes the state as it is stored now, if nothing waits and it is another: this page was left before. */
@@ -117,8 +123,8 @@ export class Store {
     const last = rest.findLast((one) => one.fns);
     const asked = rest.filter((one) => one.send);
     const names = [onTheWay, ...asked, last].filter(Boolean).map((one) => one.name);
-    for (const one of asked) one.send(one.name, this.#on(names)).catch(() => {});
-    if (last) this.how.put({ ...this.#body(last, this.doc, names), built: this.#base[this.key] }, last.name).catch(() => {});
+    for (const one of asked) one.send(one.name, this.#on(names), one.at).catch(() => {});
+    if (last) this.how.put({ ...this.#body(last, this.doc, names), built: this.#base[this.key] }, last.name, last.at).catch(() => {});
   }
 
   /** @param names of requests that may come before, in whatever order */
@@ -128,6 +134,7 @@ export class Store {
 
   #queue(one) {
     one.name = newName();
+    one.at ??= this.how.at?.();
     one.done = new Promise((resolve) => (one.resolve = resolve));
     this.#waiting.push(one);
     this.#refused = false;
@@ -158,8 +165,8 @@ export class Store {
   #sent(one) {
     one.sent = true;
     const answer = one.send
-      ? one.send(one.name, this.#on())
-      : this.how.put(this.#body(one, all(one.fns, this.#base[this.key])), one.name);
+      ? one.send(one.name, this.#on(), one.at)
+      : this.how.put(this.#body(one, all(one.fns, this.#base[this.key])), one.name, one.at);
     return answer.catch((error) => {
       if (error.done) return this.how.get(); // it was done, and only the answer was lost
       throw error;

@@ -2,10 +2,14 @@ package org.nineveils.cli;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
+import java.util.UUID;
 import java.util.concurrent.Callable;
 import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
@@ -22,12 +26,12 @@ import org.nineveils.picture.data.PhotoData;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseException;
-import org.nineveils.release.ReleaseReader;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
@@ -37,12 +41,15 @@ import picocli.CommandLine.Spec;
     name = "apply",
     description = {
       "Applies an effect of a release to a photo, or to all photos of a folder.",
+      "A file that is there already is written over only with --over, and the photo itself never.",
       "Where --photo is a folder, --out is one too: results go into it under names of their own,",
       "nothing is written over, and what fails is named; then the exit status is 1.",
     },
     mixinStandardHelpOptions = true)
 final class ApplyCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
+
+  @Mixin private Trust trust;
 
   @Option(names = "--release", required = true, description = "the release file")
   private Path release;
@@ -71,13 +78,16 @@ final class ApplyCommand implements Callable<Integer> {
   @Option(
       names = "--format",
       description =
-          "format of results in a folder: jpg, png, png16 or tif (start: ${DEFAULT-VALUE})")
-  private String folderFormat = "jpg";
+          "format of results: jpg, png, png16 or tif (start: as --out is called; jpg in a folder)")
+  private String format;
+
+  @Option(names = "--over", description = "write over a file that is there already")
+  private boolean over;
 
   @Option(names = "--size", description = "long side of results, pixels (start: as the photo)")
   private Integer size;
 
-  @Option(names = "--deep", description = "write a .png with 16 bits a channel instead of 8")
+  @Option(names = "--deep", description = "write PNG with 16 bits a channel instead of 8")
   private boolean deep;
 
   @Option(
@@ -113,21 +123,65 @@ final class ApplyCommand implements Callable<Integer> {
     }
     PictureFormat.checkQuality(quality);
     if (size != null && size < 1) {
-      throw new Refusal("--size must be at least 1, but was %d.".formatted(size));
+      throw new Refusal(String.format(Locale.ROOT, "--size must be at least 1, but was %d.", size));
     }
     boolean many = Files.isDirectory(photo);
-    PictureFormat format = many ? PictureFormat.ofId(folderFormat) : format();
-    Release opened = ReleaseReader.read(release);
+    PictureFormat written = deep(many ? ofFolder() : ofFile());
+    if (!many) {
+      checkOut();
+    }
+    Release opened = trust.read(release);
     Release.EffectPart part = opened.effect(effect);
     double share = opacity == null ? part.effect().start() : opacity;
     Stack stack = Stack.of(Bundle.of(part.effect().dialled(dials), strokes(), share));
     Manner manner = Manner.exact().picturesFrom(opened.shelf());
     if (many) {
-      return all(part.name(), stack, manner, format);
+      return all(part.name(), stack, manner, written);
     }
-    one(photo, stack, manner, format, out);
+    single(stack, manner, written);
     say("“%s” on %s: %s written.%n".formatted(part.name(), photo.getFileName(), out));
     return 0;
+  }
+
+  /** Beside the wanted file first, so that a write that fails leaves what was there. */
+  private void single(Stack stack, Manner manner, PictureFormat written) throws IOException {
+    Path part = out.toAbsolutePath().resolveSibling(".%s.part".formatted(UUID.randomUUID()));
+    try {
+      one(photo, stack, manner, written, part);
+      if (over) {
+        Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
+      } else {
+        Files.move(part, out);
+      }
+    } catch (FileAlreadyExistsException e) {
+      throw there();
+    } finally {
+      Files.deleteIfExists(part);
+    }
+  }
+
+  private void checkOut() throws IOException {
+    Path folder = out.toAbsolutePath().getParent();
+    if (folder == null || !Files.isDirectory(folder)) {
+      throw new Refusal("There is no folder “%s” to write into.".formatted(folder));
+    }
+    if (!Files.exists(out)) {
+      return;
+    }
+    for (Path read : new Path[] {photo, release, paint}) {
+      if (read != null && Files.exists(read) && Files.isSameFile(read, out)) {
+        throw new Refusal(
+            "“%s” is what is read; nothing was written over it. Name another file.".formatted(out));
+      }
+    }
+    if (!over || !Files.isRegularFile(out)) {
+      throw there();
+    }
+  }
+
+  private Refusal there() {
+    return new Refusal(
+        "“%s” is there already; nothing was written. --over writes over it.".formatted(out));
   }
 
   private void say(String line) {
@@ -158,22 +212,42 @@ final class ApplyCommand implements Callable<Integer> {
             NewFile.write(
                 out, name, format.suffix(), part -> one(from, stack, manner, format, part));
         say("%s written.%n".formatted(to));
-      } catch (PictureException e) {
+      } catch (PictureException | Refusal | IOException e) {
         failed++;
-        spec.commandLine().getErr().println(e.getMessage());
+        spec.commandLine().getErr().println(Main.sentence(e));
+      } catch (OutOfMemoryError e) {
+        failed++;
+        spec.commandLine()
+            .getErr()
+            .println("“%s” needs more memory than there is.".formatted(from.getFileName()));
       }
     }
-    say("%d of %d done.%n".formatted(number - failed, number));
+    say(String.format(Locale.ROOT, "%d of %d done.%n", number - failed, number));
     return failed == 0 ? 0 : 1;
   }
 
-  private PictureFormat format() {
-    PictureFormat named = PictureFormat.ofName(String.valueOf(out.getFileName()));
+  private PictureFormat ofFolder() {
+    return PictureFormat.ofId(format == null ? "jpg" : format);
+  }
+
+  /** As the file is called; where a format is named too, the two must not contradict each other. */
+  private PictureFormat ofFile() {
+    PictureFormat called = PictureFormat.ofName(String.valueOf(out.getFileName()));
+    PictureFormat wanted = format == null ? called : PictureFormat.ofId(format);
+    if (!wanted.suffix().equals(called.suffix())) {
+      throw new Refusal(
+          "--format %s writes a %s file, but “%s” is called otherwise."
+              .formatted(format, wanted.suffix(), out.getFileName()));
+    }
+    return wanted;
+  }
+
+  private PictureFormat deep(PictureFormat named) {
     if (!deep) {
       return named;
     }
     if (named == PictureFormat.JPEG) {
-      throw new Refusal("A JPEG has 8 bits a channel; --deep goes with .png, and .tif has 16.");
+      throw new Refusal("A JPEG has 8 bits a channel; --deep goes with PNG, and TIFF has 16.");
     }
     return named == PictureFormat.PNG ? PictureFormat.PNG_16 : named;
   }

@@ -1,12 +1,13 @@
 package org.nineveils.cli;
 
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import org.nineveils.release.Release;
-import org.nineveils.release.ReleaseException;
 import org.nineveils.release.ReleaseReader;
 import org.nineveils.release.signing.Signed;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
@@ -19,21 +20,19 @@ import picocli.CommandLine.Spec;
 final class CheckCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
+  @Mixin private Trust trust;
+
   @Parameters(paramLabel = "FILE", description = "the release file")
   private Path file;
 
   @Override
   public Integer call() {
-    Release release = ReleaseReader.check(file);
+    Release release = trust.check(file);
     Signed signed = ReleaseReader.signed(file);
-    if (signed.state() == Signed.State.CHANGED) {
-      throw new ReleaseException(
-          "“%s” was changed after it was signed with key %s."
-              .formatted(file.getFileName(), signed.named()));
-    }
     spec.commandLine()
         .getOut()
         .printf(
+            Locale.ROOT,
             "“%s” %s by %s: %d kits, %d effects, all sound.%n",
             release.name(),
             release.version(),

@@ -1,10 +1,11 @@
 package org.nineveils.cli;
 
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import org.nineveils.release.Release;
-import org.nineveils.release.ReleaseReader;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
@@ -17,17 +18,24 @@ import picocli.CommandLine.Spec;
 final class EffectsCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
+  @Mixin private Trust trust;
+
   @Parameters(paramLabel = "FILE", description = "the release file")
   private Path file;
 
   @Override
   public Integer call() {
     var out = spec.commandLine().getOut();
-    for (Release.KitPart kit : ReleaseReader.read(file).kits()) {
+    for (Release.KitPart kit : trust.read(file).kits()) {
       out.println(kit.name());
       for (Release.SectionPart section : kit.sections()) {
-        out.printf("  %d %s (%s)%n", section.number(), section.name(), section.rule().label());
-        section.effects().forEach(e -> out.printf("    %s%n", e.name()));
+        out.printf(
+            Locale.ROOT,
+            "  %d %s (%s)%n",
+            section.number(),
+            section.name(),
+            section.rule().label());
+        section.effects().forEach(e -> out.printf(Locale.ROOT, "    %s%n", e.name()));
       }
     }
     return 0;

@@ -9,8 +9,8 @@ import org.nineveils.guide.GuideFormat;
 import org.nineveils.guide.Guides;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
-import org.nineveils.release.ReleaseReader;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
@@ -23,6 +23,8 @@ import picocli.CommandLine.Spec;
 final class GuideCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
+  @Mixin private Trust trust;
+
   @Option(names = "--release", required = true, description = "the release file")
   private Path release;
 
@@ -31,7 +33,7 @@ final class GuideCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    Release opened = ReleaseReader.read(release);
+    Release opened = trust.read(release);
     if (Files.exists(out)) {
       throw new Refusal("“%s” is there already; nothing was written.".formatted(out));
     }

@@ -1,8 +1,15 @@
 package org.nineveils.cli;
 
+import java.io.IOException;
 import java.io.OutputStream;
 import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
 import org.nineveils.document.DocumentException;
 import org.nineveils.picture.PictureException;
 import org.nineveils.refusal.Refusal;
@@ -47,10 +54,7 @@ public final class Main {
     line.setErr(err);
     line.setExecutionExceptionHandler(
         (fault, command, parsed) -> {
-          if (!isUsersFile(fault)) {
-            throw fault;
-          }
-          command.getErr().println(fault.getMessage());
+          command.getErr().println(sentence(fault));
           return 1;
         });
     if (args.length == 0) {
@@ -60,7 +64,37 @@ public final class Main {
     return line.execute(args);
   }
 
-  private static boolean isUsersFile(Exception fault) {
+  /** What went wrong, in one sentence; never a stack trace. */
+  static String sentence(Exception fault) {
+    if (isOurs(fault)) {
+      return fault.getMessage();
+    }
+    if (fault instanceof NoSuchFileException e) {
+      return "There is no file or folder “%s”.".formatted(e.getFile());
+    }
+    if (fault instanceof AccessDeniedException e) {
+      return "“%s” cannot be read or written: permission is denied.".formatted(e.getFile());
+    }
+    if (fault instanceof IOException || fault instanceof UncheckedIOException) {
+      return "A file could not be read or written: %s.".formatted(fault.getMessage());
+    }
+    return "Something went wrong in the program%s; nothing more was done.".formatted(kept(fault));
+  }
+
+  /** Keeps the details for whoever mends it. */
+  private static String kept(Exception fault) {
+    try {
+      StringWriter details = new StringWriter();
+      fault.printStackTrace(new PrintWriter(details));
+      Path file = Files.createTempFile("nine-veils-", ".log");
+      Files.writeString(file, details.toString());
+      return " (the details are in %s)".formatted(file);
+    } catch (IOException e) {
+      return "";
+    }
+  }
+
+  private static boolean isOurs(Exception fault) {
     return fault instanceof PictureException
         || fault instanceof ReleaseException
         || fault instanceof DocumentException

@@ -1,10 +1,12 @@
 package org.nineveils.cli;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import org.nineveils.kit.Names;
@@ -28,6 +30,7 @@ import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
@@ -48,6 +51,8 @@ final class PackCommand implements Callable<Integer> {
   private static final String PHRASE = "NINEVEILS_PHRASE";
 
   @Spec private CommandSpec spec;
+
+  @Mixin private Trust trust;
 
   @Option(names = "--kits", required = true, description = "the kit file")
   private Path kits;
@@ -76,6 +81,12 @@ final class PackCommand implements Callable<Integer> {
   @Option(names = "--since", description = "the release before")
   private Path since;
 
+  @Option(
+      names = "--version-as-is",
+      description =
+          "take the version even where so much has changed that a higher one is asked for")
+  private boolean asIs;
+
   @Option(names = "--key", description = "file of the maker's key, to sign with")
   private Path key;
 
@@ -83,6 +94,10 @@ final class PackCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     if (Files.exists(out)) {
       throw new Refusal("“%s” is there already; nothing was written.".formatted(out));
+    }
+    Path folder = out.toAbsolutePath().getParent();
+    if (folder == null || !Files.isDirectory(folder)) {
+      throw new Refusal("There is no folder “%s” to write into.".formatted(folder));
     }
     String called = String.valueOf(kits.getFileName());
     KitFile file = KitFiles.open(bytes(kits), called, "");
@@ -96,7 +111,9 @@ final class PackCommand implements Callable<Integer> {
             Names.checkVersion(version),
             Words.MAKERS_MARK.check(mark),
             Words.LICENCE.check(licence),
-            words == null ? "" : Words.NOTES.check(Files.readString(words)),
+            words == null
+                ? ""
+                : Words.NOTES.check(new String(bytes(words), StandardCharsets.UTF_8)),
             file.kits().stream().map(kit -> kit(kit, source, file)).toList(),
             file.pictures());
     Release release =
@@ -119,8 +136,12 @@ final class PackCommand implements Callable<Integer> {
     spec.commandLine()
         .getOut()
         .printf(
+            Locale.ROOT,
             "“%s” %s with %d effects: %s written.%n",
-            release.name(), release.version(), release.effects().size(), out);
+            release.name(),
+            release.version(),
+            release.effects().size(),
+            out);
     return 0;
   }
 
@@ -145,12 +166,12 @@ final class PackCommand implements Callable<Integer> {
     if (since == null) {
       return Release.News.NONE;
     }
-    Release before = ReleaseReader.read(since);
+    Release before = trust.read(since);
     List<Change> changes = Since.between(before, now);
     String least = NextVersion.after(before.version(), changes);
-    if (NextVersion.compare(now.version(), least) < 0) {
+    if (!asIs && NextVersion.compare(now.version(), least) < 0) {
       throw new Refusal(
-          "Since %s so much has changed that the version is at least %s, but is %s."
+          "Since %s so much has changed that the version is at least %s, but is %s. --version-as-is takes it all the same."
               .formatted(before.version(), least, now.version()));
     }
     return new Release.News(before.version(), changes.stream().map(Change::sentence).toList());

@@ -6,8 +6,10 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.nineveils.document.Json;
@@ -17,8 +19,9 @@ import org.nineveils.proof.Limits;
 import org.nineveils.proof.Verdict;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
-import org.nineveils.release.ReleaseReader;
+import org.nineveils.release.since.Since;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
@@ -38,12 +41,12 @@ import picocli.CommandLine.Spec;
 final class ProofCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
+  @Mixin private Trust trust;
+
   @Option(names = "--release", required = true, description = "the release file")
   private Path release;
 
-  @Option(
-      names = "--against",
-      description = "a release that it is compared with, effect by effect of one name")
+  @Option(names = "--against", description = "a release that it is compared with, effect by effect")
   private Path against;
 
   @Option(
@@ -63,6 +66,9 @@ final class ProofCommand implements Callable<Integer> {
   @Option(names = "--all", description = "print what is within too")
   private boolean all;
 
+  /** Paths in the release before, by those in this one. */
+  private final Map<String, String> paths = new HashMap<>();
+
   private int proofs;
   private int over;
   private int near;
@@ -71,8 +77,9 @@ final class ProofCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     Optional<Limits> given = limits();
-    Release now = ReleaseReader.read(release);
-    Optional<Release> before = Optional.ofNullable(against).map(ReleaseReader::read);
+    Release now = trust.read(release);
+    Optional<Release> before = Optional.ofNullable(against).map(trust::read);
+    before.ifPresent(b -> Since.paths(b, now).forEach((old, path) -> paths.putIfAbsent(path, old)));
     PrintWriter out = spec.commandLine().getOut();
     for (TestPhoto photo : TestPhoto.in(photos)) {
       for (Release.KitPart kit : now.kits()) {
@@ -82,7 +89,7 @@ final class ProofCommand implements Callable<Integer> {
         }
       }
     }
-    out.printf("%d proofs: %d over, %d near, %d moved%n", proofs, over, near, moved);
+    out.printf(Locale.ROOT, "%d proofs: %d over, %d near, %d moved%n", proofs, over, near, moved);
     return over > 0 || moved > 0 ? 1 : 0;
   }
 
@@ -101,26 +108,32 @@ final class ProofCommand implements Callable<Integer> {
       }
       return;
     }
-    Verdict worst = proof.readings().worst(bounds).orElseThrow();
-    over += worst.state() == Verdict.State.OVER ? 1 : 0;
-    near += worst.state() == Verdict.State.NEAR ? 1 : 0;
+    Verdict worst = proof.readings().worst(bounds).orElse(null); // none where all are off
+    Verdict.State state = worst == null ? Verdict.State.WITHIN : worst.state();
+    over += state == Verdict.State.OVER ? 1 : 0;
+    near += state == Verdict.State.NEAR ? 1 : 0;
     Optional<ApprovedSheet.Move> move =
         before
-            .flatMap(b -> same(b, part.name()).map(p -> photo.proof(p.effect(), b.shelf())))
+            .flatMap(b -> same(b, part).map(p -> photo.proof(p.effect(), b.shelf())))
             .map(old -> ApprovedSheet.move(old.colours(), proof.colours()));
     boolean isMoved = move.filter(ApprovedSheet.Move::isMoved).isPresent();
     moved += isMoved ? 1 : 0;
-    if (all || isMoved || worst.state() != Verdict.State.WITHIN) {
-      print(out, part.name(), photo.name(), said(worst), isMoved ? said(move.get()) : "");
+    if (all || isMoved || state != Verdict.State.WITHIN) {
+      String judged = worst == null ? "no limit is on" : said(worst);
+      print(out, part.name(), photo.name(), judged, isMoved ? said(move.get()) : "");
     }
   }
 
-  private static Optional<Release.EffectPart> same(Release release, String name) {
-    return release.effects().stream().filter(e -> e.name().equals(name)).findFirst();
+  /**
+   * The effect that became this one: found by kit and section as updates find it, not by name
+   * alone.
+   */
+  private Optional<Release.EffectPart> same(Release before, Release.EffectPart part) {
+    return Optional.ofNullable(paths.get(part.path())).map(before::effect);
   }
 
   private static void print(PrintWriter out, String effect, String photo, String a, String b) {
-    out.printf("%-28s %-34s %-34s %s%n", effect, photo, a, b);
+    out.printf(Locale.ROOT, "%-28s %-34s %-34s %s%n", effect, photo, a, b);
   }
 
   private static String said(Verdict v) {

@@ -11,10 +11,10 @@ import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
-import org.nineveils.release.ReleaseReader;
 import org.nineveils.release.table.TableFormat;
 import org.nineveils.release.table.TableSet;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
@@ -34,6 +34,8 @@ final class TablesCommand implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
+  @Mixin private Trust trust;
+
   @Option(names = "--release", required = true, description = "the release file")
   private Path release;
 
@@ -48,7 +50,7 @@ final class TablesCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    Release opened = ReleaseReader.read(release);
+    Release opened = trust.read(release);
     if (Files.exists(out)) {
       throw new Refusal("“%s” is there already; nothing was written.".formatted(out));
     }

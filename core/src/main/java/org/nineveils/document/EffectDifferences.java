@@ -3,6 +3,7 @@ package org.nineveils.document;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import org.nineveils.setting.NumberSetting;
@@ -189,7 +190,8 @@ public final class EffectDifferences {
   private static String mask(Map<?, ?> mask) {
     String cover = String.valueOf(mask.get("cover")).replace('-', ' ');
     return mask.get("rules") instanceof List<?> rules
-        ? "%s, %d %s".formatted(cover, rules.size(), rules.size() == 1 ? "rule" : "rules")
+        ? String.format(
+            Locale.ROOT, "%s, %d %s", cover, rules.size(), rules.size() == 1 ? "rule" : "rules")
         : cover;
   }
 

@@ -3,6 +3,7 @@ package org.nineveils.document;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import org.nineveils.refusal.Refusal;
@@ -148,7 +149,9 @@ public final class Fields {
   public <T> List<T> objects(String name, Function<Fields, T> read) {
     List<T> out = new ArrayList<>();
     for (Object item : list(name)) {
-      out.add(read.apply(of(item, "%s, %s %d".formatted(where, name, out.size() + 1))));
+      out.add(
+          read.apply(
+              of(item, String.format(Locale.ROOT, "%s, %s %d", where, name, out.size() + 1))));
     }
     return out;
   }

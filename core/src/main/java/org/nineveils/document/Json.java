@@ -1,6 +1,7 @@
 package org.nineveils.document;
 
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.refusal.Limits;
 import tools.jackson.core.JacksonException;
@@ -51,7 +52,8 @@ public final class Json {
                   name,
                   at == null
                       ? ""
-                      : " (line %d, column %d)".formatted(at.getLineNr(), at.getColumnNr())),
+                      : String.format(
+                          Locale.ROOT, " (line %d, column %d)", at.getLineNr(), at.getColumnNr())),
           e);
     }
   }

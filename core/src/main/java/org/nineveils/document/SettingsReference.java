@@ -3,6 +3,7 @@ package org.nineveils.document;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
+import java.util.Locale;
 import org.nineveils.catalogue.Kinds;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.RuleKind;
@@ -67,13 +68,16 @@ public final class SettingsReference {
 
         @Override
         public String curve(CurveSetting setting) {
-          return "tone in, tone out | %d … %d points in 0 … 1 | straight line |"
-              .formatted(CurveSetting.MIN_POINTS, CurveSetting.MAX_POINTS);
+          return String.format(
+              Locale.ROOT,
+              "tone in, tone out | %d … %d points in 0 … 1 | straight line |",
+              CurveSetting.MIN_POINTS,
+              CurveSetting.MAX_POINTS);
         }
 
         @Override
         public String colours(ColoursSetting colours) {
-          return "`#rrggbb` | 0 … %d colours | none |".formatted(colours.most());
+          return String.format(Locale.ROOT, "`#rrggbb` | 0 … %d colours | none |", colours.most());
         }
 
         @Override

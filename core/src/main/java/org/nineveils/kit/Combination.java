@@ -3,6 +3,7 @@ package org.nineveils.kit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
@@ -98,8 +99,10 @@ public record Combination(Effect effect, List<String> said) {
         }
         if (shared && first) {
           said.add(
-              "An effect goes in at %d %%: its veils have that opacity each, which can look a little different."
-                  .formatted(Math.round(share * 100)));
+              String.format(
+                  Locale.ROOT,
+                  "An effect goes in at %d %%: its veils have that opacity each, which can look a little different.",
+                  Math.round(share * 100)));
           first = false;
         }
       }

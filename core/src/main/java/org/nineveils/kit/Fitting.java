@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -27,7 +28,7 @@ public record Fitting(List<Worn> worn) {
   public Fitting {
     worn = List.copyOf(worn);
     if (worn.size() > MAX_WORN) {
-      throw new Refusal("A photo wears at most %d effects.".formatted(MAX_WORN));
+      throw new Refusal(String.format(Locale.ROOT, "A photo wears at most %d effects.", MAX_WORN));
     }
     if (worn.stream().map(Worn::effect).distinct().count() != worn.size()) {
       throw new Refusal("A photo wears an effect only once.");
@@ -125,8 +126,13 @@ public record Fitting(List<Worn> worn) {
     }
     if (offer.rule().isOneAtATime() && other.section() == offer.section()) {
       return Optional.of(
-          "“%s” took the place of “%s”: section %d, %s, is worn one at a time."
-              .formatted(offer.name(), other.name(), offer.section() % 100, offer.sectionName()));
+          String.format(
+              Locale.ROOT,
+              "“%s” took the place of “%s”: section %d, %s, is worn one at a time.",
+              offer.name(),
+              other.name(),
+              offer.section() % 100,
+              offer.sectionName()));
     }
     boolean toned =
         (offer.rule() == StackingRule.BLACK_AND_WHITE && other.rule() == StackingRule.COLOUR_LOOK)
@@ -165,7 +171,8 @@ public record Fitting(List<Worn> worn) {
         inOrder(next, offers),
         added == 0
             ? "Every effect of the section is on already."
-            : "%d %s went on, %s.".formatted(added, added == 1 ? "effect" : "effects", how));
+            : String.format(
+                Locale.ROOT, "%d %s went on, %s.", added, added == 1 ? "effect" : "effects", how));
   }
 
   private boolean isWorn(String key) {

@@ -31,7 +31,12 @@ public final class Names {
     int length = clean.codePointCount(0, clean.length());
     if (length > MAX) {
       throw new Refusal(
-          "%s has a name of at most %d characters; this one has %d.".formatted(what, MAX, length));
+          String.format(
+              Locale.ROOT,
+              "%s has a name of at most %d characters; this one has %d.",
+              what,
+              MAX,
+              length));
     }
     if (clean.chars().anyMatch(Character::isISOControl)) {
       throw new Refusal("%s has a name in one line.".formatted(what));

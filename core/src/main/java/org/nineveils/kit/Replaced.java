@@ -1,6 +1,7 @@
 package org.nineveils.kit;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
@@ -16,8 +17,11 @@ public final class Replaced {
     String dials =
         before.dials().size() == after.dials().size()
             ? ""
-            : " Its dials: %d instead of %d."
-                .formatted(after.dials().size(), before.dials().size());
+            : String.format(
+                Locale.ROOT,
+                " Its dials: %d instead of %d.",
+                after.dials().size(),
+                before.dials().size());
     String note = before.note().equals(after.note()) ? "" : " Its note changes.";
     return "“%s” loses %s and gets %s.%s%s Undo at the bench brings it back."
         .formatted(name, veils(before.veils()), veils(after.veils()), dials, note);
@@ -33,6 +37,6 @@ public final class Replaced {
             .map(v -> "“" + v.name() + "”")
             .collect(Collectors.joining(", "));
     int more = veils.size() - MOST_NAMED;
-    return more > 0 ? "%s and %d more".formatted(names, more) : names;
+    return more > 0 ? String.format(Locale.ROOT, "%s and %d more", names, more) : names;
   }
 }

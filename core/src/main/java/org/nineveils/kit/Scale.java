@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -125,6 +126,6 @@ public record Scale(Of of, List<Step> steps) {
       return sign + whole + THIRDS[(int) (thirds % 3)];
     }
     String number = of == Of.EXPOSURE ? "%.2f" : "%.0f";
-    return sign + number.formatted(Math.abs(value));
+    return sign + String.format(Locale.ROOT, number, Math.abs(value));
   }
 }

@@ -5,6 +5,7 @@ import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.Effect;
@@ -55,7 +56,11 @@ public final class Series {
     double steps = Math.floor(Math.abs(last - first) / by + 1e-6) + 1;
     if (steps > MOST) {
       throw new Refusal(
-          "That would be %d effects; a series has at most %d.".formatted((long) steps, MOST));
+          String.format(
+              Locale.ROOT,
+              "That would be %d effects; a series has at most %d.",
+              (long) steps,
+              MOST));
     }
     List<Double> out = new ArrayList<>();
     for (int i = 0; i < steps; i++) {
@@ -95,7 +100,7 @@ public final class Series {
         from.veil(veil)
             .orElseThrow(() -> new Refusal("The veil that is to be stepped is no longer here."));
     if (values.isEmpty() || values.size() > MOST) {
-      throw new Refusal("A series has 1 to %d effects.".formatted(MOST));
+      throw new Refusal(String.format(Locale.ROOT, "A series has 1 to %d effects.", MOST));
     }
     List<Step> out = new ArrayList<>();
     for (double value : values) {

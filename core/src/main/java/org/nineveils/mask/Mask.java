@@ -2,6 +2,7 @@ package org.nineveils.mask;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.setting.NumberSetting;
@@ -38,11 +39,16 @@ public record Mask(Cover cover, List<Rule> rules, double grow, double soften, St
     rules = List.copyOf(rules);
     if (cover == Cover.BY_RULE && rules.isEmpty()) {
       throw new Refusal(
-          "A mask by rule has 1 to %d rules, but this one has 0.".formatted(MAX_RULES));
+          String.format(
+              Locale.ROOT, "A mask by rule has 1 to %d rules, but this one has 0.", MAX_RULES));
     }
     if (rules.size() > MAX_RULES) {
       throw new Refusal(
-          "A mask has at most %d rules, but this one has %d.".formatted(MAX_RULES, rules.size()));
+          String.format(
+              Locale.ROOT,
+              "A mask has at most %d rules, but this one has %d.",
+              MAX_RULES,
+              rules.size()));
     }
     if (cover != Cover.BY_RULE && cover != Cover.BRUSH_ON && !rules.isEmpty()) {
       throw new Refusal("Only a mask by rule or by brush has rules.");

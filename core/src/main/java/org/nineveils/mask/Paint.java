@@ -2,6 +2,7 @@ package org.nineveils.mask;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.nineveils.refusal.Refusal;
 
 /**
@@ -22,7 +23,8 @@ public record Paint(List<Stroke> strokes) {
   public Paint {
     strokes = List.copyOf(strokes);
     if (strokes.size() > MAX_STROKES) {
-      throw new Refusal("A veil takes at most %d strokes.".formatted(MAX_STROKES));
+      throw new Refusal(
+          String.format(Locale.ROOT, "A veil takes at most %d strokes.", MAX_STROKES));
     }
   }
 

@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.List;
+import java.util.Locale;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 
@@ -48,8 +49,12 @@ public record RegionRule(float[] cover, int width) implements RuleKind {
   public Weigher prepare(SettingValues values, int wide, int high) {
     if (wide != width || wide * high != cover.length) {
       throw new IllegalArgumentException(
-          "the region was given for %d pixels a row, the picture has %d × %d"
-              .formatted(width, wide, high));
+          String.format(
+              Locale.ROOT,
+              "the region was given for %d pixels a row, the picture has %d × %d",
+              width,
+              wide,
+              high));
     }
     return (plain, from, n, x, y, out, at) -> System.arraycopy(cover, y * width + x, out, at, n);
   }

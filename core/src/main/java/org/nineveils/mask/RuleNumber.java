@@ -3,6 +3,7 @@ package org.nineveils.mask;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -33,7 +34,7 @@ public record RuleNumber(int rule, String key) {
 
   /** Its name in files. */
   public String written() {
-    return "rule%d.%s".formatted(rule + 1, key);
+    return String.format(Locale.ROOT, "rule%d.%s", rule + 1, key);
   }
 
   /** The setting in a mask; empty where it has no such rule, or the rule no such number. */

@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.List;
+import java.util.Locale;
 import org.nineveils.refusal.Refusal;
 
 /**
@@ -40,7 +41,10 @@ public record Stroke(
     points = List.copyOf(points);
     if (points.size() < 2 || points.size() % 2 != 0 || points.size() > MAX_NUMBERS) {
       throw new Refusal(
-          "A stroke must have 1 to %d points of two numbers each.".formatted(MAX_NUMBERS / 2));
+          String.format(
+              Locale.ROOT,
+              "A stroke must have 1 to %d points of two numbers each.",
+              MAX_NUMBERS / 2));
     }
     for (double p : points) {
       check("A point of a stroke", p, -FARTHEST, FARTHEST);

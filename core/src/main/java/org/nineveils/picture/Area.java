@@ -1,5 +1,7 @@
 package org.nineveils.picture;
 
+import java.util.Locale;
+
 /**
  * A rectangle of pixels.
  *
@@ -12,8 +14,13 @@ public record Area(int x, int y, int width, int height) {
   public Area {
     if (x < 0 || y < 0 || width < 1 || height < 1) {
       throw new IllegalArgumentException(
-          "area must lie in the picture and hold a pixel, was %d, %d, %d×%d"
-              .formatted(x, y, width, height));
+          String.format(
+              Locale.ROOT,
+              "area must lie in the picture and hold a pixel, was %d, %d, %d×%d",
+              x,
+              y,
+              width,
+              height));
     }
   }
 

@@ -1,5 +1,6 @@
 package org.nineveils.picture;
 
+import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -26,7 +27,8 @@ public record NamePattern(String text) {
 
   public NamePattern {
     if (text.isBlank() || text.length() > MOST) {
-      throw new Refusal("Names of results take 1 to %d characters.".formatted(MOST));
+      throw new Refusal(
+          String.format(Locale.ROOT, "Names of results take 1 to %d characters.", MOST));
     }
     Matcher words = WORD.matcher(text);
     while (words.find()) {
@@ -60,7 +62,7 @@ public record NamePattern(String text) {
         Map.of(
             "photo", fit(photo.replaceFirst("\\.[A-Za-z]{3,4}$", "")),
             "look", fit(look),
-            "number", "%03d".formatted(number));
+            "number", String.format(Locale.ROOT, "%03d", number));
     return WORD.matcher(text).replaceAll(m -> Matcher.quoteReplacement(words.get(m.group(1))));
   }
 

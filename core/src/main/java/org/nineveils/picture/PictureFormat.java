@@ -71,8 +71,11 @@ public enum PictureFormat {
   public static int checkQuality(int quality) {
     if (quality < LEAST_QUALITY || quality > 100) {
       throw new PictureException(
-          "The quality of a JPEG lies between %d and 100, but was %d."
-              .formatted(LEAST_QUALITY, quality));
+          String.format(
+              Locale.ROOT,
+              "The quality of a JPEG lies between %d and 100, but was %d.",
+              LEAST_QUALITY,
+              quality));
     }
     return quality;
   }

@@ -43,9 +43,7 @@ public final class PictureReader {
       if (!Files.isRegularFile(file)) {
         throw new PictureException("There is no file “%s”.".formatted(file));
       }
-      if (Files.size(file) > Limits.PICTURE_BYTES) {
-        throw tooManyBytes(name, Files.size(file));
-      }
+      checkBytes(Files.size(file), name);
       return read(Files.readAllBytes(file), name);
     } catch (IOException e) {
       throw new PictureException("“%s” could not be read from the disk.".formatted(name), e);
@@ -60,11 +58,20 @@ public final class PictureReader {
    * @throws PictureException with a sentence naming the file and what is wrong with it
    */
   public static Picture read(byte[] bytes, String name) {
-    if (bytes.length > Limits.PICTURE_BYTES) {
-      throw tooManyBytes(name, bytes.length);
-    }
+    checkBytes(bytes.length, name);
     return Outside.read(
         () -> readWithin(bytes, name), PictureException.class, fault -> damaged(name, fault));
+  }
+
+  /**
+   * Refuses a file by its size alone.
+   *
+   * @throws PictureException with a sentence if it is larger than what is taken
+   */
+  public static void checkBytes(long bytes, String name) {
+    if (bytes > Limits.PICTURE_BYTES) {
+      throw tooManyBytes(name, bytes);
+    }
   }
 
   /** Whether a file is called as pictures are that are read: JPEG, PNG, TIFF or WebP. */
@@ -194,9 +201,14 @@ public final class PictureReader {
         || height > Limits.PICTURE_SIDE
         || (long) width * height > Limits.PICTURE_PIXELS) {
       throw new PictureException(
-          "“%s” says it is %d × %d pixels; at most %d megapixels and %d pixels a side are taken."
-              .formatted(
-                  name, width, height, Limits.PICTURE_PIXELS / 1_000_000, Limits.PICTURE_SIDE));
+          String.format(
+              Locale.ROOT,
+              "“%s” says it is %d × %d pixels; at most %d megapixels and %d pixels a side are taken.",
+              name,
+              width,
+              height,
+              Limits.PICTURE_PIXELS / 1_000_000,
+              Limits.PICTURE_SIDE));
     }
   }
 
@@ -208,7 +220,11 @@ public final class PictureReader {
 
   private static PictureException tooManyBytes(String name, long bytes) {
     return new PictureException(
-        "“%s” has %d MB; at most %d MB are taken."
-            .formatted(name, bytes >> 20, Limits.PICTURE_BYTES >> 20));
+        String.format(
+            Locale.ROOT,
+            "“%s” has %d MB; at most %d MB are taken.",
+            name,
+            bytes >> 20,
+            Limits.PICTURE_BYTES >> 20));
   }
 }

@@ -9,7 +9,7 @@ package org.nineveils.refusal;
  * <tr><th>what</th><th>bounds</th></tr>
  * <tr><td>pictures</td><td>160 MB, 64 megapixels, 20 000 pixels a side</td></tr>
  * <tr><td>a photo's own data</td><td>1 MB of fields, directories 3 deep</td></tr>
- * <tr><td>releases</td><td>256 MB, 4 000 entries of 8 MB, 512 MB once unpacked, pictures of 400 megapixels</td></tr>
+ * <tr><td>releases</td><td>256 MB, 4 000 entries of 8 MB, 512 MB once unpacked, pictures of 400 megapixels, previews of 4 megapixels each</td></tr>
  * <tr><td>colour tables</td><td>16 MB of text, 65 entries an axis</td></tr>
  * <tr><td>JSON</td><td>32 million characters, nested 20 deep</td></tr>
  * </table>
@@ -44,6 +44,9 @@ public final class Limits {
 
   /** Most pixels of all pictures that a release lays over photos. */
   public static final long RELEASE_PIXELS = 400_000_000L;
+
+  /** Most pixels of a picture that shows an effect, or stands on the cover. */
+  public static final long PREVIEW_PIXELS = 4_000_000L;
 
   /** Largest text of a colour table, in bytes. */
   public static final int TABLE_BYTES = 16 * 1024 * 1024;

@@ -1,5 +1,6 @@
 package org.nineveils.region;
 
+import java.util.Locale;
 import org.nineveils.kit.Names;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
@@ -23,7 +24,8 @@ public record PhotoRegion(String id, String name, Mask mask, String picture, boo
 
   public PhotoRegion {
     if (id.isBlank() || id.length() > MAX_ID) {
-      throw new Refusal("A region must have an id of 1 to %d characters.".formatted(MAX_ID));
+      throw new Refusal(
+          String.format(Locale.ROOT, "A region must have an id of 1 to %d characters.", MAX_ID));
     }
     name = Names.check("A region", name);
     if (mask.cover() != Cover.BRUSH_ON && mask.cover() != Cover.BY_RULE) {

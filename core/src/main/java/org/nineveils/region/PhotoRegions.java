@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
@@ -29,7 +30,7 @@ public record PhotoRegions(List<PhotoRegion> all) {
   public PhotoRegions {
     all = List.copyOf(all);
     if (all.size() > MOST) {
-      throw new Refusal("A photo has at most %d regions.".formatted(MOST));
+      throw new Refusal(String.format(Locale.ROOT, "A photo has at most %d regions.", MOST));
     }
     Set<String> ids = new HashSet<>();
     Set<String> names = new HashSet<>();

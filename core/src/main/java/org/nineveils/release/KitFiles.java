@@ -3,6 +3,7 @@ package org.nineveils.release;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
@@ -32,7 +33,8 @@ public final class KitFiles {
     Map<String, byte[]> files = new LinkedHashMap<>();
     List<Object> parts = new ArrayList<>();
     for (KitFile.KitPart kit : kits.kits()) {
-      String folder = "%02d-%s".formatted(parts.size() + 1, Names.slug(kit.name()));
+      String folder =
+          String.format(Locale.ROOT, "%02d-%s", parts.size() + 1, Names.slug(kit.name()));
       parts.add(
           Json.object(
               "name", kit.name(),
@@ -64,13 +66,14 @@ public final class KitFiles {
     List<Object> effects = new ArrayList<>();
     for (KitFile.EffectPart effect : section.effects()) {
       String path =
-          "effects/%s/%02d-%s/%02d-%s.json"
-              .formatted(
-                  folder,
-                  section.number(),
-                  Names.slug(section.name()),
-                  effects.size() + 1,
-                  Names.slug(effect.name()));
+          String.format(
+              Locale.ROOT,
+              "effects/%s/%02d-%s/%02d-%s.json",
+              folder,
+              section.number(),
+              Names.slug(section.name()),
+              effects.size() + 1,
+              Names.slug(effect.name()));
       files.put(path, Packing.text(Json.writePretty(EffectJson.format(effect.effect()))));
       effects.add(
           Json.object(
@@ -106,7 +109,7 @@ public final class KitFiles {
           Packed packed = new Packed(bytes, name);
           KitFile kits =
               packed.isOf(ReleaseWriter.FORMAT)
-                  ? ofRelease(bytes, name, ownMark)
+                  ? ofRelease(packed, name, ownMark)
                   : new Reading(packed).kits();
           kits.pictures().forEach((sha, file) -> PictureReader.read(file, Packed.PICTURES + sha));
           return kits;
@@ -115,8 +118,8 @@ public final class KitFiles {
         fault -> Packed.refused(name, fault));
   }
 
-  private static KitFile ofRelease(byte[] bytes, String name, String ownMark) {
-    Release release = ReleaseReader.read(bytes, name);
+  private static KitFile ofRelease(Packed packed, String name, String ownMark) {
+    Release release = ReleaseReader.read(packed);
     if (ownMark.isBlank() || !release.makersMark().equals(ownMark)) {
       throw new ReleaseException(
           "“%s” is a release by “%s”. Only releases of your own mark open as kits; look at others at the desk."

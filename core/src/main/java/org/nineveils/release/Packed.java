@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.nineveils.document.DocumentException;
@@ -58,14 +59,20 @@ final class Packed {
     int version = manifest.whole("formatVersion");
     if (version < 1 || version > newest) {
       throw fault(
-          "it has package format %d; this program reads formats up to %d"
-              .formatted(version, newest));
+          String.format(
+              Locale.ROOT,
+              "it has package format %d; this program reads formats up to %d",
+              version,
+              newest));
     }
     int edition = manifest.whole("edition");
     if (edition < 1 || edition > Editions.current()) {
       throw fault(
-          "it was made with engine edition %d; this program knows editions up to %d"
-              .formatted(edition, Editions.current()));
+          String.format(
+              Locale.ROOT,
+              "it was made with engine edition %d; this program knows editions up to %d",
+              edition,
+              Editions.current()));
     }
     return manifest;
   }
@@ -123,13 +130,43 @@ final class Packed {
         pixels += PictureReader.pixels(file, String.valueOf(path));
         if (pixels > Limits.RELEASE_PIXELS) {
           throw fault(
-              "its pictures have more than %d megapixels"
-                  .formatted(Limits.RELEASE_PIXELS / 1_000_000));
+              String.format(
+                  Locale.ROOT,
+                  "its pictures have more than %d megapixels",
+                  Limits.RELEASE_PIXELS / 1_000_000));
         }
         pictures.put(Checksums.sha256(file), file);
       }
     }
     return pictures;
+  }
+
+  /**
+   * A picture that shows an effect or stands on the cover: its header is looked at as that of a
+   * photo, before it goes to desk, stall and guide.
+   */
+  byte[] preview(String path) {
+    byte[] file = bytes(path);
+    boolean jpeg = file.length > 2 && (file[0] & 0xff) == 0xff && (file[1] & 0xff) == 0xd8;
+    if (!jpeg) {
+      throw fault("“%s” is no JPEG".formatted(path));
+    }
+    if (PictureReader.pixels(file, path) > Limits.PREVIEW_PIXELS) {
+      throw fault(
+          String.format(
+              Locale.ROOT,
+              "“%s” has more than the %d megapixels that a picture of a release may have",
+              path,
+              Limits.PREVIEW_PIXELS / 1_000_000));
+    }
+    return file;
+  }
+
+  /** Refuses a package that is not as it was signed. */
+  ReleaseException changed(Signed signed) {
+    return new ReleaseException(
+        "“%s” was changed after it was signed%s. Nothing of it was taken in; ask the maker for the file again."
+            .formatted(name, signed.key().isEmpty() ? "" : " with key " + signed.named()));
   }
 
   /** Refuses a package that holds what its manifest does not name. */

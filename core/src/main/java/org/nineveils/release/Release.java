@@ -203,11 +203,12 @@ public record Release(
     }
     if (found.size() > 1) {
       throw new ReleaseException(
-          "There are %d effects called “%s”; name one by its file: %s."
-              .formatted(
-                  found.size(),
-                  wanted,
-                  String.join(", ", found.stream().map(EffectPart::path).toList())));
+          String.format(
+              Locale.ROOT,
+              "There are %d effects called “%s”; name one by its file: %s.",
+              found.size(),
+              wanted,
+              String.join(", ", found.stream().map(EffectPart::path).toList())));
     }
     return found.get(0);
   }

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
@@ -16,6 +17,7 @@ import org.nineveils.picture.PictureReader;
 import org.nineveils.refusal.Limits;
 import org.nineveils.refusal.Outside;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.refusal.Seen;
 import org.nineveils.release.signing.Signed;
 import org.nineveils.veil.Effect;
 
@@ -44,8 +46,11 @@ public final class ReleaseReader {
       }
       if (Files.size(file) > Limits.RELEASE_BYTES) {
         throw new ReleaseException(
-            "“%s” is larger than the %d MB that a release may have."
-                .formatted(name, Limits.RELEASE_BYTES >> 20));
+            String.format(
+                Locale.ROOT,
+                "“%s” is larger than the %d MB that a release may have.",
+                name,
+                Limits.RELEASE_BYTES >> 20));
       }
       return read(Files.readAllBytes(file), name);
     } catch (IOException e) {
@@ -62,9 +67,14 @@ public final class ReleaseReader {
    */
   public static Release read(byte[] bytes, String name) {
     return Outside.read(
-        () -> new ReleaseReader(new Packed(bytes, name)).release(),
+        () -> read(new Packed(bytes, name)),
         ReleaseException.class,
         fault -> Packed.refused(name, fault));
+  }
+
+  /** The same of a package that is unpacked already. */
+  static Release read(Packed packed) {
+    return new ReleaseReader(packed).release();
   }
 
   /**
@@ -127,7 +137,10 @@ public final class ReleaseReader {
 
   private Release release() {
     Fields manifest = packed.manifest(ReleaseWriter.FORMAT, ReleaseWriter.FORMAT_VERSION);
-    packed.signed();
+    Signed signed = packed.signed();
+    if (signed.state() == Signed.State.CHANGED) {
+      throw packed.changed(signed);
+    }
     manifest.only(
         "format",
         "formatVersion",
@@ -168,7 +181,7 @@ public final class ReleaseReader {
     }
     Fields f = manifest.object("cover");
     f.only("before", "after");
-    return new Release.Cover(packed.bytes(f.text("before")), packed.bytes(f.text("after")));
+    return new Release.Cover(packed.preview(f.text("before")), packed.preview(f.text("after")));
   }
 
   private static Release.News news(Fields manifest) {
@@ -179,7 +192,9 @@ public final class ReleaseReader {
     f.only("since", "lines");
     List<String> lines = f.texts("lines");
     if (lines.size() > Words.MOST_NEWS) {
-      throw new Refusal("The news of a release are at most %d lines.".formatted(Words.MOST_NEWS));
+      throw new Refusal(
+          String.format(
+              Locale.ROOT, "The news of a release are at most %d lines.", Words.MOST_NEWS));
     }
     lines.forEach(Words.NEWS::check);
     return new Release.News(Names.checkVersion(f.text("since")), lines);
@@ -227,7 +242,7 @@ public final class ReleaseReader {
     }
     Effect effect = EffectJson.parse(packed.json(path));
     if (f.has("note")) {
-      String note = new String(packed.bytes(f.text("note")), StandardCharsets.UTF_8);
+      String note = Seen.lines(new String(packed.bytes(f.text("note")), StandardCharsets.UTF_8));
       if (!note.strip().equals(effect.note().strip())) {
         throw packed.fault(
             "the note of “%s” differs between two of its files".formatted(f.text("name")));
@@ -237,7 +252,7 @@ public final class ReleaseReader {
         Names.check("An effect", f.text("name")),
         path,
         effect,
-        f.has("before") ? packed.bytes(f.text("before")) : new byte[0],
-        f.has("after") ? packed.bytes(f.text("after")) : new byte[0]);
+        f.has("before") ? packed.preview(f.text("before")) : new byte[0],
+        f.has("after") ? packed.preview(f.text("after")) : new byte[0]);
   }
 }

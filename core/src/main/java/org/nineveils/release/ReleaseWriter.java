@@ -3,6 +3,7 @@ package org.nineveils.release;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
@@ -51,7 +52,11 @@ public final class ReleaseWriter {
   private static Map<String, Object> manifest(Release release, Map<String, byte[]> files) {
     List<Object> kits = new ArrayList<>();
     for (Release.KitPart kit : release.kits()) {
-      kits.add(kit(kit, "%02d-%s".formatted(kits.size() + 1, Names.slug(kit.name())), files));
+      kits.add(
+          kit(
+              kit,
+              String.format(Locale.ROOT, "%02d-%s", kits.size() + 1, Names.slug(kit.name())),
+              files));
     }
     Map<String, Object> manifest =
         Json.object(
@@ -83,13 +88,14 @@ public final class ReleaseWriter {
       List<Object> effects = new ArrayList<>();
       for (Release.EffectPart effect : section.effects()) {
         String path =
-            "%s/%02d-%s/%02d-%s"
-                .formatted(
-                    folder,
-                    section.number(),
-                    Names.slug(section.name()),
-                    effects.size() + 1,
-                    Names.slug(effect.name()));
+            String.format(
+                Locale.ROOT,
+                "%s/%02d-%s/%02d-%s",
+                folder,
+                section.number(),
+                Names.slug(section.name()),
+                effects.size() + 1,
+                Names.slug(effect.name()));
         effects.add(effect(effect, path, files));
       }
       Map<String, Object> entry =

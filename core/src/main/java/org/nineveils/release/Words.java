@@ -1,5 +1,6 @@
 package org.nineveils.release;
 
+import java.util.Locale;
 import java.util.regex.Pattern;
 import org.nineveils.refusal.Refusal;
 
@@ -47,7 +48,7 @@ public enum Words {
    */
   public String check(String words) {
     if (words.codePointCount(0, words.length()) > most) {
-      throw new Refusal("%s takes at most %d characters.".formatted(what, most));
+      throw new Refusal(String.format(Locale.ROOT, "%s takes at most %d characters.", what, most));
     }
     if (!Pattern.compile(pattern()).matcher(words).matches()) {
       throw new Refusal(

@@ -6,7 +6,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.nineveils.refusal.Limits;
@@ -17,17 +19,19 @@ final class ZipEntries {
 
   static Map<String, byte[]> read(byte[] bytes, String name) {
     Map<String, byte[]> files = new LinkedHashMap<>();
-    List<String> all = new ArrayList<>();
+    List<ZipDirectory.Said> all = new ArrayList<>();
     long total = 0;
     try (ZipInputStream zip =
         new ZipInputStream(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8)) {
       for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
         String path = entry.getName();
         if (all.size() == Limits.RELEASE_ENTRIES) {
-          throw fault(name, "it has more than %d entries".formatted(Limits.RELEASE_ENTRIES));
+          throw fault(
+              name,
+              String.format(Locale.ROOT, "it has more than %d entries", Limits.RELEASE_ENTRIES));
         }
-        all.add(path);
         if (entry.isDirectory() && isHarmless(path.substring(0, path.length() - 1))) {
+          all.add(new ZipDirectory.Said(path, 0, 0));
           continue;
         }
         if (!isHarmless(path)) {
@@ -38,6 +42,7 @@ final class ZipEntries {
         if (content.length > Limits.RELEASE_ENTRY_BYTES || total > Limits.RELEASE_UNPACKED) {
           throw fault(name, "“%s” unpacks to more than is taken".formatted(path));
         }
+        all.add(new ZipDirectory.Said(path, crc(content), content.length));
         if (files.put(path, content) != null) {
           throw fault(name, "“%s” is in it twice".formatted(path));
         }
@@ -49,10 +54,16 @@ final class ZipEntries {
     if (files.isEmpty()) {
       throw fault(name, "it is empty or not a ZIP file");
     }
-    if (!ZipDirectory.names(bytes).equals(all)) {
-      throw fault(name, "the list at its end does not name what is in it");
+    if (!ZipDirectory.entries(bytes).equals(all)) {
+      throw fault(name, "the list at its end does not name what is in it, as it is");
     }
     return files;
+  }
+
+  private static long crc(byte[] content) {
+    CRC32 crc = new CRC32();
+    crc.update(content);
+    return crc.getValue();
   }
 
   /** Relative, forward slashes, no step upwards, no drive letters or control characters. */

@@ -40,7 +40,8 @@ public record ColoursSetting(String key, String label, String group, int most)
     }
     if (list.size() > most) {
       throw new InvalidSetting(
-          "%s takes at most %d colours, but has %d.".formatted(label, most, list.size()));
+          String.format(
+              Locale.ROOT, "%s takes at most %d colours, but has %d.", label, most, list.size()));
     }
     List<String> colours = new ArrayList<>();
     for (Object item : list) {

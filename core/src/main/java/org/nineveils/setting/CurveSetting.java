@@ -2,6 +2,7 @@ package org.nineveils.setting;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /** A setting that is a tone curve: 2 to 16 points, each further right than the one before. */
@@ -43,16 +44,24 @@ public record CurveSetting(String key, String label, String group)
     }
     if (list.size() < MIN_POINTS || list.size() > MAX_POINTS) {
       throw new InvalidSetting(
-          "%s must have %d to %d points, but has %d."
-              .formatted(label, MIN_POINTS, MAX_POINTS, list.size()));
+          String.format(
+              Locale.ROOT,
+              "%s must have %d to %d points, but has %d.",
+              label,
+              MIN_POINTS,
+              MAX_POINTS,
+              list.size()));
     }
     List<CurvePoint> points = new ArrayList<>();
     for (Object item : list) {
       CurvePoint point = point(item);
       if (!points.isEmpty() && point.in() - points.get(points.size() - 1).in() < MIN_GAP) {
         throw new InvalidSetting(
-            "%s: point %d must lie to the right of the point before it."
-                .formatted(label, points.size() + 1));
+            String.format(
+                Locale.ROOT,
+                "%s: point %d must lie to the right of the point before it.",
+                label,
+                points.size() + 1));
       }
       points.add(point);
     }

@@ -1,6 +1,8 @@
 package org.nineveils.veil;
 
+import java.util.Locale;
 import org.nineveils.mask.RuleNumber;
+import org.nineveils.refusal.Seen;
 import org.nineveils.setting.InvalidSetting;
 import org.nineveils.setting.NumberSetting;
 
@@ -21,9 +23,11 @@ public record Dial(String veil, String key, String label, double min, double max
   public static final int MAX_LABEL = 40;
 
   public Dial {
+    label = Seen.line(label);
+    heading = Seen.line(heading);
     if (label.isBlank() || label.length() > MAX_LABEL) {
       throw new InvalidSetting(
-          "A dial must have a label of 1 to %d characters.".formatted(MAX_LABEL));
+          String.format(Locale.ROOT, "A dial must have a label of 1 to %d characters.", MAX_LABEL));
     }
     if (!(min < max)) {
       throw new InvalidSetting(
@@ -32,7 +36,8 @@ public record Dial(String veil, String key, String label, double min, double max
     }
     if (heading.length() > MAX_LABEL) {
       throw new InvalidSetting(
-          "A heading on the card has at most %d characters.".formatted(MAX_LABEL));
+          String.format(
+              Locale.ROOT, "A heading on the card has at most %d characters.", MAX_LABEL));
     }
   }
 

@@ -3,10 +3,12 @@ package org.nineveils.veil;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import org.nineveils.refusal.Seen;
 import org.nineveils.setting.InvalidSetting;
 import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
@@ -48,11 +50,16 @@ public record Effect(
 
   public Effect {
     veils = List.copyOf(veils);
+    note = Seen.lines(note);
     dials = List.copyOf(dials);
-    madeFor = List.copyOf(madeFor);
+    madeFor = madeFor.stream().map(Seen::line).toList();
     if (veils.size() > MAX_VEILS) {
       throw new InvalidSetting(
-          "An effect holds at most %d veils; this one has %d.".formatted(MAX_VEILS, veils.size()));
+          String.format(
+              Locale.ROOT,
+              "An effect holds at most %d veils; this one has %d.",
+              MAX_VEILS,
+              veils.size()));
     }
     Set<String> ids = new HashSet<>();
     for (Veil veil : veils) {
@@ -61,12 +68,16 @@ public record Effect(
       }
     }
     if (note.length() > MAX_NOTE) {
-      throw new InvalidSetting("A note has at most %d characters.".formatted(MAX_NOTE));
+      throw new InvalidSetting(
+          String.format(Locale.ROOT, "A note has at most %d characters.", MAX_NOTE));
     }
     if (edition < 1 || edition > Editions.current()) {
       throw new InvalidSetting(
-          "The effect was made with engine edition %d; this program knows editions up to %d."
-              .formatted(edition, Editions.current()));
+          String.format(
+              Locale.ROOT,
+              "The effect was made with engine edition %d; this program knows editions up to %d.",
+              edition,
+              Editions.current()));
     }
     if (!(start > 0 && start <= 1)) {
       throw new InvalidSetting(
@@ -76,8 +87,11 @@ public record Effect(
     if (madeFor.size() > MAX_TAGS
         || madeFor.stream().anyMatch(t -> t.isBlank() || t.length() > MAX_TAG)) {
       throw new InvalidSetting(
-          "An effect is made for photos of at most %d tags, of 1 to %d characters each."
-              .formatted(MAX_TAGS, MAX_TAG));
+          String.format(
+              Locale.ROOT,
+              "An effect is made for photos of at most %d tags, of 1 to %d characters each.",
+              MAX_TAGS,
+              MAX_TAG));
     }
     check(dials, veils);
     Following.check(veils);
@@ -96,7 +110,11 @@ public record Effect(
   private static void check(List<Dial> dials, List<Veil> veils) {
     if (dials.size() > MAX_DIALS) {
       throw new InvalidSetting(
-          "An effect has at most %d dials; this one has %d.".formatted(MAX_DIALS, dials.size()));
+          String.format(
+              Locale.ROOT,
+              "An effect has at most %d dials; this one has %d.",
+              MAX_DIALS,
+              dials.size()));
     }
     Set<String> turned = new HashSet<>();
     for (Dial dial : dials) {

@@ -1,9 +1,11 @@
 package org.nineveils.veil;
 
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.RuleNumber;
+import org.nineveils.refusal.Seen;
 import org.nineveils.setting.InvalidSetting;
 import org.nineveils.setting.SettingValues;
 
@@ -34,12 +36,14 @@ public record Veil(
   public static final int MAX_NAME = 60;
 
   public Veil {
+    name = Seen.line(name);
+    meantFor = Seen.line(meantFor);
     if (id.isBlank() || id.length() > 40) {
       throw new InvalidSetting("A veil must have an id of 1 to 40 characters.");
     }
     if (name.isBlank() || name.length() > MAX_NAME) {
       throw new InvalidSetting(
-          "A veil must have a name of 1 to %d characters.".formatted(MAX_NAME));
+          String.format(Locale.ROOT, "A veil must have a name of 1 to %d characters.", MAX_NAME));
     }
     checkOpacity("Veil “%s”".formatted(name), opacity);
   }

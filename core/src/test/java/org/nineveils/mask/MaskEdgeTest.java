@@ -95,4 +95,37 @@ class MaskEdgeTest {
     assertThatThrownBy(() -> new Mask(Cover.BRUSH_ON, List.of(), 0, Double.NaN))
         .hasMessageContaining("Soften");
   }
+
+  /**
+   * −0.44 beside the border, and a table of tones above it was asked for an entry before its first.
+   */
+  @Test
+  void nearEveryBorderCoverageStaysWithinNothingAndAll() {
+    java.util.Random random = new java.util.Random(3);
+    for (int i = 0; i < 60; i++) {
+      boolean across = random.nextBoolean();
+      double edge =
+          random.nextBoolean() ? 0.003 * random.nextInt(12) : 1 - 0.003 * random.nextInt(12);
+      double along = random.nextDouble();
+      double x = across ? along : edge;
+      double y = (across ? edge : along) * 0.4; // of a picture of 1 000 × 400
+      double far = random.nextDouble() * 0.3;
+      Stroke stroke =
+          new Stroke(
+              List.of(x, y, across ? x + far : x, across ? y : y + far),
+              0.01 + 0.1 * random.nextDouble(),
+              random.nextDouble(),
+              1,
+              1,
+              true);
+      Cover cover = random.nextBoolean() ? Cover.BRUSH_ON : Cover.EVERYWHERE;
+      double grow = List.of(30.0, 12.5, 4.0, -4.0, -12.5, -30.0).get(random.nextInt(6));
+      double soften = random.nextBoolean() ? 0 : 50 * random.nextDouble();
+      Mask mask = new Mask(cover, List.of(), grow, soften);
+      for (float v :
+          Painter.cover(mask, new Paint(List.of(stroke)), PHOTO, PHOTO.area()).values()) {
+        assertThat(v).as("grow %s, soften %s at %s, %s", grow, soften, x, y).isBetween(0f, 1f);
+      }
+    }
+  }
 }

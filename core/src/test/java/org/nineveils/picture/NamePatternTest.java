@@ -57,4 +57,30 @@ class NamePatternTest {
       assertThat(left).hasSize(3);
     }
   }
+
+  /** FAT and many network shares have no hard links; two writers must not take one name. */
+  @Test
+  void withoutLinksANameThatIsTakenStaysAsItIsToo(@TempDir Path folder) throws IOException {
+    Path part = Files.writeString(folder.resolve("part"), "new");
+    Path to = Files.writeString(folder.resolve("a.jpg"), "mine");
+    assertThat(NewFile.isMoved(part, to)).isFalse();
+    assertThat(Files.readString(to)).isEqualTo("mine");
+    assertThat(NewFile.isMoved(part, folder.resolve("b.jpg"))).isTrue();
+    assertThat(Files.readString(folder.resolve("b.jpg"))).isEqualTo("new");
+    assertThat(part).doesNotExist();
+  }
+
+  /** 80 signs of a script take more than the 255 bytes of a name. */
+  @Test
+  void aNameThatIsTooLongForTheDiskIsCutAtACharacter(@TempDir Path folder) throws IOException {
+    String long1 = "白い布".repeat(40) + "\ud83d\udc36".repeat(10);
+    Path one = NewFile.write(folder, long1, ".jpg", part -> Files.writeString(part, "1"));
+    Path two = NewFile.write(folder, long1, ".jpg", part -> Files.writeString(part, "2"));
+    assertThat(two.getFileName().toString()).endsWith("-2.jpg");
+    for (Path file : new Path[] {one, two}) {
+      String name = file.getFileName().toString();
+      assertThat(name.getBytes(java.nio.charset.StandardCharsets.UTF_8).length).isBetween(250, 255);
+      assertThat(name).startsWith("白い布").doesNotContain("\ufffd");
+    }
+  }
 }

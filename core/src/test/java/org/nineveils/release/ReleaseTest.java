@@ -16,6 +16,7 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TimeZone;
 import java.util.function.Consumer;
@@ -30,6 +31,7 @@ import org.nineveils.mask.Mask;
 import org.nineveils.mask.Rule;
 import org.nineveils.mask.RuleKind;
 import org.nineveils.mask.RuleKinds;
+import org.nineveils.picture.NamePattern;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.refusal.Limits;
@@ -41,8 +43,8 @@ import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 
 class ReleaseTest {
-  private static final byte[] BEFORE = {1, 2, 3};
-  private static final byte[] AFTER = {4, 5};
+  private static final byte[] BEFORE = PictureWriter.jpeg(Pictures.flat(6, 4, 0.4, 0.4, 0.4), 0.8f);
+  private static final byte[] AFTER = PictureWriter.jpeg(Pictures.flat(6, 4, 0.7, 0.6, 0.5), 0.8f);
 
   private static Release release() {
     Effect milk =
@@ -164,8 +166,65 @@ class ReleaseTest {
     assertThat(ReleaseReader.signed(zip(files), "first.zip"))
         .as("with checksums that fit again")
         .isEqualTo(new Signed(Signed.State.CHANGED, key.key()));
+    refused(zip(files), "was changed after it was signed with key " + key.named());
+    assertThatThrownBy(() -> KitFiles.open(zip(files), "first.zip", "Quillfern"))
+        .hasMessageContaining("was changed after it was signed");
     files.put(Signed.FILE, "{}".getBytes(StandardCharsets.UTF_8));
     refused(zip(files), "The signature");
+  }
+
+  /** They go to desk, stall and guide: any bytes up to 8 MB were taken, of any size in pixels. */
+  @Test
+  void picturesThatShowEffectsAreLookedAtBeforeTheyAreTaken() throws IOException {
+    String path = "previews/01-willow/01-looks/01-milk-after.jpg";
+    refused(changed(f -> f.put(path, new byte[] {1, 2, 3})), path, "is no JPEG");
+    byte[] huge = AFTER.clone();
+    for (int i = 0; i < huge.length - 8; i++) { // the frame header: ITU-T T.81, B.2.2
+      if ((huge[i] & 0xff) == 0xff && (huge[i + 1] & 0xff) == 0xc0) {
+        huge[i + 5] = 0x20; // 8 196 lines
+        huge[i + 7] = 0x20;
+        break;
+      }
+    }
+    refused(changed(f -> f.put(path, huge)), path, "megapixels");
+  }
+
+  /** Two programs must not open two different releases: APPNOTE 4.3.7, 4.3.12. */
+  @Test
+  void whatTheDirectoryOfTheFileSaysIsWhatTheEntriesAre() {
+    byte[] file = ReleaseWriter.write(release());
+    assertThat(ReleaseReader.read(file, "first.zip").effects()).hasSize(2);
+    java.nio.ByteBuffer in = java.nio.ByteBuffer.wrap(file).order(java.nio.ByteOrder.LITTLE_ENDIAN);
+    int directory = in.getInt(file.length - 22 + 16);
+    int second = directory + 46 + in.getShort(directory + 28) + in.getShort(directory + 30);
+    for (int at : List.of(16, 20, 24, 42)) { // checksum, packed size, size, place
+      byte[] other = file.clone();
+      other[second + at] ^= 1;
+      refused(other, "the list at its end");
+    }
+    byte[] swapped = file.clone(); // each name leads to the other's content
+    for (int i = 0; i < 4; i++) {
+      swapped[directory + 42 + i] = file[second + 42 + i];
+      swapped[second + 42 + i] = file[directory + 42 + i];
+    }
+    refused(swapped, "the list at its end");
+  }
+
+  /** Under these locales, numbers were packed as ٠١ or ۰۱, and letters without their dots. */
+  @Test
+  void theSameStateGivesTheSameBytesUnderAnyLocale() {
+    byte[] first = ReleaseWriter.write(release());
+    Locale before = Locale.getDefault();
+    try {
+      for (String tag : List.of("ar-EG-u-nu-arab", "fa-IR", "tr-TR", "th-TH-u-nu-thai")) {
+        Locale.setDefault(Locale.forLanguageTag(tag));
+        assertThat(ReleaseWriter.write(release())).as(tag).isEqualTo(first);
+        assertThat(KitFiles.write(KitFile.of(release()))).as(tag).asString().contains("01-willow");
+        assertThat(new NamePattern("{number}-{photo}").of("IMG.jpg", "x", 7)).isEqualTo("007-IMG");
+      }
+    } finally {
+      Locale.setDefault(before);
+    }
   }
 
   @Test

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.Base64;
+import java.util.Locale;
 
 /** The fonts of guides, as files beside this class. */
 enum Fonts {
@@ -36,7 +37,7 @@ enum Fonts {
     for (Fonts font : values()) {
       try (InputStream in = font.open()) {
         out.append("@font-face { font-family: \"%s\"; ".formatted(font.family))
-            .append("font-weight: %d; ".formatted(font.weight))
+            .append(String.format(Locale.ROOT, "font-weight: %d; ", font.weight))
             .append(font.italic ? "font-style: italic; " : "")
             .append("src: url(data:font/ttf;base64,")
             .append(Base64.getEncoder().encodeToString(in.readAllBytes()))

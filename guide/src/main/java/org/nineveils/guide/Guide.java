@@ -89,7 +89,7 @@ final class Guide {
   private void section(
       Release.KitPart kit, Release.SectionPart section, Markup to, Markup marks, Markup contents) {
     String anchor = frame.anchor();
-    String named = "%d %s".formatted(section.number(), section.name());
+    String named = String.format(Locale.ROOT, "%d %s", section.number(), section.name());
     contents.add("<li class=\"inner\"><a href=\"#%s\">%s</a></li>", anchor, named);
     to.add("<div class=\"section\"><div class=\"section-head\"><h3 id=\"%s\">", anchor);
     to.add("<span class=\"number\">%s</span> %s</h3>", section.number(), section.name());
@@ -142,7 +142,7 @@ final class Guide {
   static List<String> facts(Effect effect) {
     List<String> out = new ArrayList<>();
     if (effect.start() < 1) {
-      out.add("Goes on at %d %%.".formatted(Math.round(effect.start() * 100)));
+      out.add(String.format(Locale.ROOT, "Goes on at %d %%.", Math.round(effect.start() * 100)));
     }
     for (Veil veil : effect.veils()) {
       if (veil.mask().cover() == Cover.BRUSH_ON) {

@@ -1,5 +1,6 @@
 package org.nineveils.app.carry;
 
+import java.util.Locale;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -14,14 +15,18 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import java.io.UncheckedIOException;
+import org.nineveils.app.memory.Permits;
 
 /** Kit files as they are fetched and opened in the browser. */
 @RestController
 class CarryController {
   private final KitCarrying carrying;
+  private final Permits permits;
   private final KitService kits;
 
-  CarryController(KitCarrying carrying, KitService kits) {
+  CarryController(KitCarrying carrying, KitService kits, Permits permits) {
+    this.permits = permits;
     this.carrying = carrying;
     this.kits = kits;
   }
@@ -43,12 +48,20 @@ class CarryController {
   @PostMapping("/api/kits/open")
   Map<String, Object> open(
       @RequestParam("file") MultipartFile file,
-      @RequestParam(name = "rename", defaultValue = "false") boolean rename)
-      throws IOException {
+      @RequestParam(name = "rename", defaultValue = "false") boolean rename) {
     String name = file.getOriginalFilename() == null ? "file" : file.getOriginalFilename();
-    List<Long> made = carrying.open(file.getBytes(), name, rename);
+    List<Long> made =
+        permits.unpacking(file.getSize(), () -> carrying.open(bytes(file), name, rename));
     return Map.of(
         "go", made.size() == 1 ? "/kits/" + made.get(0) : "/kits",
-        "said", made.size() == 1 ? "Opened." : "%d kits were opened.".formatted(made.size()));
+        "said", made.size() == 1 ? "Opened." : String.format(Locale.ROOT, "%d kits were opened.", made.size()));
+  }
+
+  private static byte[] bytes(MultipartFile file) {
+    try {
+      return file.getBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException("a file that came in could not be read", e);
+    }
   }
 }

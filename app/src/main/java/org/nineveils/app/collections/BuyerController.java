@@ -1,5 +1,6 @@
 package org.nineveils.app.collections;
 
+import java.util.Locale;
 import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.release.Release;
@@ -39,7 +40,7 @@ class BuyerController {
   String page(@PathVariable("id") long id, Model model) {
     Drafts.Snapshot snapshot = drafts.snapshot(id);
     Release release = drafts.plain(snapshot);
-    model.addAttribute("base", "/collections/%d/buyer".formatted(id));
+    model.addAttribute("base", String.format(Locale.ROOT, "/collections/%d/buyer", id));
     model.addAttribute("release", release);
     model.addAttribute("news", since.news(snapshot));
     model.addAttribute("cover", snapshot.cover() != null);

@@ -129,7 +129,9 @@ class LeavingController {
       @PathVariable("id") long id,
       @RequestParam(name = "seen", defaultValue = "false") boolean seen) {
     int looks = leaving.check(id);
-    return looks > 0 && !seen ? Map.of("asks", looks) : Map.of("job", packing.pack(id).shown());
+    return looks > 0 && !seen
+        ? Map.of("asks", looks)
+        : Map.of("job", packing.pack(id, looks).shown());
   }
 
   /** Makes colour tables for other programs. */

@@ -1,5 +1,6 @@
 package org.nineveils.app.collections;
 
+import java.util.Locale;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -45,7 +46,11 @@ class LeavingService {
 
   /** What is known of a collection as it is now. */
   Leaving of(long collection) {
-    Drafts.Snapshot snapshot = drafts.snapshot(collection);
+    return of(drafts.snapshot(collection));
+  }
+
+  /** What is known of a collection as it was at one moment. */
+  Leaving of(Drafts.Snapshot snapshot) {
     List<Leaving.Kit> kits = new ArrayList<>();
     List<List<Long>> pairs = new ArrayList<>();
     for (GoingIn.Kit kit : snapshot.kits()) {
@@ -123,19 +128,24 @@ class LeavingService {
     }
   }
 
+  /** The same of a collection as it is now. */
+  int check(long collection) {
+    return check(drafts.snapshot(collection));
+  }
+
   /**
    * Refuses what must not leave.
    *
    * @return how many things are worth a look
    * @throws Refusal with a sentence naming the first thing that keeps it in
    */
-  int check(long collection) {
-    List<Leaving.Found> found = of(collection).found();
+  int check(Drafts.Snapshot snapshot) {
+    List<Leaving.Found> found = of(snapshot).found();
     List<Leaving.Found> must =
         found.stream().filter(f -> f.reason().level() == Reason.Level.MUST).toList();
     if (!must.isEmpty()) {
       Leaving.Found first = must.get(0);
-      String more = must.size() == 1 ? "" : ", and %d more".formatted(must.size() - 1);
+      String more = must.size() == 1 ? "" : String.format(Locale.ROOT, ", and %d more", must.size() - 1);
       throw new Refusal(
           "Nothing was packed. %s: %s%s.".formatted(first.subject(), first.reason().words(), more));
     }

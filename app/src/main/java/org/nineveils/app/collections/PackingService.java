@@ -38,6 +38,7 @@ class PackingService implements JobKind {
   private final CollectionService collections;
   private final CollectionStore store;
   private final Drafts drafts;
+  private final LeavingService leaving;
   private final SinceService since;
   private final Previews previews;
   private final KeyFile key;
@@ -50,6 +51,7 @@ class PackingService implements JobKind {
       CollectionService collections,
       CollectionStore store,
       Drafts drafts,
+      LeavingService leaving,
       SinceService since,
       Previews previews,
       KeyFile key,
@@ -60,6 +62,7 @@ class PackingService implements JobKind {
     this.collections = collections;
     this.store = store;
     this.drafts = drafts;
+    this.leaving = leaving;
     this.since = since;
     this.previews = previews;
     this.key = key;
@@ -69,8 +72,12 @@ class PackingService implements JobKind {
     this.jobs = jobs;
   }
 
-  /** Starts packing a collection; where it is being packed already, that goes on. */
-  Job pack(long id) {
+  /**
+   * Starts packing a collection; where it is being packed already, that goes on.
+   *
+   * @param seen how many things worth a look the maker was asked about
+   */
+  Job pack(long id, int seen) {
     CollectionRows.Collection c = collections.get(id);
     String subject = "collection:" + id;
     return jobs.getObject()
@@ -83,7 +90,7 @@ class PackingService implements JobKind {
                         ID,
                         subject,
                         "Packing “%s” %s".formatted(c.name(), c.version()),
-                        Json.write(Json.object("collection", id))));
+                        Json.write(Json.object("collection", id, "seen", seen))));
   }
 
   @Override
@@ -94,6 +101,11 @@ class PackingService implements JobKind {
   @Override
   public void run(JobRun run) throws IOException {
     Drafts.Snapshot snapshot = drafts.snapshot(run.request().whole("collection"));
+    // What is packed is what is checked: it may have changed since the click, or while others ran.
+    if (leaving.check(snapshot) > run.request().whole("seen")) {
+      throw new Refusal(
+          "Nothing was packed: since you looked, something more is worth a look. Look again, then pack.");
+    }
     List<Rows.Head> heads = snapshot.heads();
     run.total(heads.size(), 0);
     Map<Long, byte[][]> made = new ConcurrentHashMap<>();

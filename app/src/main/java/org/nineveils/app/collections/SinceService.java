@@ -1,5 +1,6 @@
 package org.nineveils.app.collections;
 
+import java.util.Locale;
 import java.util.List;
 import java.util.Optional;
 import org.nineveils.app.fault.NotFound;
@@ -68,7 +69,7 @@ class SinceService {
    */
   Optional<Told> told(long collection) {
     String state =
-        "%d at %d of %d".formatted(collection, journal.place(), packed.of(collection).size());
+        String.format(Locale.ROOT, "%d at %d of %d", collection, journal.place(), packed.of(collection).size());
     return kept.get(
         state, () -> packed.last(collection).map(last -> told(last, drafts.snapshot(collection))));
   }
@@ -82,7 +83,7 @@ class SinceService {
   Told between(long older, long newer) {
     CollectionRows.Packed one = packed.get(older);
     CollectionRows.Packed two = packed.get(newer);
-    return kept.get("%d to %d".formatted(older, newer), () -> Optional.of(told(one, two)))
+    return kept.get(String.format(Locale.ROOT, "%d to %d", older, newer), () -> Optional.of(told(one, two)))
         .orElseThrow();
   }
 

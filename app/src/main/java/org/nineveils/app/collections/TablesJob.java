@@ -1,5 +1,6 @@
 package org.nineveils.app.collections;
 
+import java.util.Locale;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -143,10 +144,9 @@ class TablesJob implements JobKind {
     String worst =
         whole.stream()
             .max(java.util.Comparator.comparingDouble(l -> l.fit().mean()))
-            .map(l -> ", at most ΔE %.2f in the mean (%s)".formatted(l.fit().mean(), l.name()))
+            .map(l -> String.format(Locale.ROOT, ", at most ΔE %.2f in the mean (%s)", l.fit().mean(), l.name()))
             .orElse("");
-    return "%d effects travel whole%s, %d in part, %d not at all; %s says which."
-        .formatted(
+    return String.format(Locale.ROOT, "%d effects travel whole%s, %d in part, %d not at all; %s says which.", 
             whole.size(),
             worst,
             of(set, Travel.How.IN_PART).size(),

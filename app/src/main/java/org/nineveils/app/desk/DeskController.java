@@ -26,10 +26,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.multipart.MultipartFile;
+import java.io.UncheckedIOException;
+import org.nineveils.app.memory.Permits;
 
 /** The pages of the desk: what a photographer sees, and nothing of the maker's side. */
 @Controller
 class DeskController {
+  private final Permits permits;
   private final DeskService desk;
   private final Updates updates;
   private final DeskSearch search;
@@ -37,7 +40,8 @@ class DeskController {
   private final Journal journal;
 
   DeskController(
-      DeskService desk, Updates updates, DeskSearch search, PhotoService photos, Journal journal) {
+      DeskService desk, Updates updates, DeskSearch search, PhotoService photos, Journal journal, Permits permits) {
+    this.permits = permits;
     this.desk = desk;
     this.updates = updates;
     this.search = search;
@@ -132,9 +136,20 @@ class DeskController {
 
   @PostMapping("/api/desk")
   @ResponseBody
-  Map<String, Object> take(@RequestParam("file") MultipartFile file) throws IOException {
+  Map<String, Object> take(
+      @RequestParam("file") MultipartFile file,
+      @RequestParam(name = "sure", defaultValue = "false") boolean sure) {
     String name = file.getOriginalFilename() == null ? "file" : file.getOriginalFilename();
-    return Map.of("go", updates.way(desk.take(name, file.getBytes())));
+    long id = permits.unpacking(file.getSize(), () -> desk.take(name, bytes(file), "", sure));
+    return Map.of("go", updates.way(id));
+  }
+
+  private static byte[] bytes(MultipartFile file) {
+    try {
+      return file.getBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException("a file that came in could not be read", e);
+    }
   }
 
   /** Effects of all releases, found by words. */

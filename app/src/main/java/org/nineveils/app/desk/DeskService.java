@@ -1,5 +1,6 @@
 package org.nineveils.app.desk;
 
+import java.util.Locale;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -18,10 +19,11 @@ import org.nineveils.app.undo.Journal;
 import org.nineveils.kit.Against;
 import org.nineveils.kit.Offer;
 import org.nineveils.release.Release;
-import org.nineveils.release.ReleaseException;
 import org.nineveils.release.ReleaseReader;
 import org.nineveils.release.signing.Signed;
+import org.nineveils.release.since.NextVersion;
 import org.springframework.stereotype.Service;
+import org.nineveils.app.undo.Obstacle;
 
 /** Opens releases as a photographer's program would, from the file alone. */
 @Service
@@ -75,22 +77,20 @@ public class DeskService implements WardrobeSource {
    * @throws org.nineveils.release.ReleaseException with a sentence if it is not
    */
   public long take(String fileName, byte[] bytes) {
-    return take(fileName, bytes, "");
+    return take(fileName, bytes, "", false);
   }
 
   /**
    * The same of a file from the stall.
    *
    * @param code its letters; empty where the file came otherwise
+   * @param sure the photographer was asked and wants it, signed as it is or not
+   * @throws Obstacle with a question where its maker signed otherwise before
    */
-  long take(String fileName, byte[] bytes, String code) {
+  long take(String fileName, byte[] bytes, String code, boolean sure) {
     Release release = ReleaseReader.check(bytes, fileName);
     Signed signed = ReleaseReader.signed(bytes, fileName);
-    if (signed.state() == Signed.State.CHANGED) {
-      throw new ReleaseException(
-          "“%s” was changed after it was signed. Nothing of it was taken in; ask the maker for the file again."
-              .formatted(fileName));
-    }
+    keys.ask(signed, release.makersMark(), fileName, sure);
     String sha = blobs.put(bytes);
     keys.see(signed, release.makersMark(), sha);
     release.pictures().values().forEach(blobs::put); // on the shelf under their checksums
@@ -110,16 +110,35 @@ public class DeskService implements WardrobeSource {
                     0)));
   }
 
-  /** Takes a release off the desk, with the fittings that wear it, until undo. */
+  /**
+   * Takes a release off the desk, with the fittings that wear it and those whose place it took,
+   * until undo. A newer one that waits aside for it comes to the desk.
+   */
   public void remove(long id) {
     DeskRow row = get(id);
     journal.edit(
         SCOPE,
         "take %s %s off the desk".formatted(row.name(), row.version()),
         () -> {
-          store.remove(id);
+          removeWithOlder(row);
           return null;
         });
+  }
+
+  private void removeWithOlder(DeskRow row) {
+    List<DeskRow> newer = new ArrayList<>();
+    for (DeskRow other : store.behind(row.id())) {
+      if (NextVersion.compare(other.version(), row.version()) > 0) {
+        newer.add(other);
+      } else {
+        removeWithOlder(other);
+      }
+    }
+    newer.sort((a, b) -> NextVersion.compare(b.version(), a.version()));
+    for (DeskRow other : newer) {
+      store.behind(other.id(), other == newer.get(0) ? 0 : newer.get(0).id());
+    }
+    store.remove(row.id());
   }
 
   /** Paths of the effects of a release that are marked. */
@@ -192,8 +211,8 @@ public class DeskService implements WardrobeSource {
                   section.rule(),
                   pieces.size(),
                   against(section, kitNumber * SECTIONS_PER_KIT));
-          String small = "/desk/%d/small?effect=%s&photo={photo}".formatted(id, effect.path());
-          String favour = "/api/desk/%d/favourite?effect=%s&".formatted(id, effect.path());
+          String small = String.format(Locale.ROOT, "/desk/%d/small?effect=%s&photo={photo}", id, effect.path());
+          String favour = String.format(Locale.ROOT, "/api/desk/%d/favourite?effect=%s&", id, effect.path());
           boolean is = favoured.contains(effect.path());
           pieces.add(new Wardrobe.Piece(offer, small, is, favour));
         }

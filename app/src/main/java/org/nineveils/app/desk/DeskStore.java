@@ -69,21 +69,22 @@ class DeskStore {
     return out;
   }
 
-  /** Takes a release off, with those whose place it took and those that were put aside for it. */
+  /** Releases whose place another has taken, or that were put aside for it. */
+  List<DeskRow> behind(long id) {
+    return db.sql("select * from desk_release where replaced_by = ? order by id")
+        .param(id)
+        .query(DeskRow.class)
+        .list();
+  }
+
+  /** Puts a release behind another, or at the desk itself for 0. */
+  void behind(long id, long other) {
+    db.sql("update desk_release set replaced_by = ? where id = ?").params(other, id).update();
+  }
+
+  /** Takes a release off, with the fittings that wear it. */
   void remove(long id) {
-    List<Long> gone =
-        db.sql(
-                """
-                with recursive gone (id) as (
-                  select ? union
-                  select r.id from desk_release r join gone on r.replaced_by = gone.id)
-                select id from gone""")
-            .param(id)
-            .query(Long.class)
-            .list();
-    for (long one : gone) {
-      db.sql("delete from fitting where wardrobe = 'release:' || ?").param(one).update();
-      db.sql("delete from desk_release where id = ?").param(one).update();
-    }
+    db.sql("delete from fitting where wardrobe = 'release:' || ?").param(id).update();
+    db.sql("delete from desk_release where id = ?").param(id).update();
   }
 }

@@ -10,6 +10,7 @@ import org.nineveils.release.signing.PublicKeys;
 import org.nineveils.release.signing.Signed;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.nineveils.app.undo.Obstacle;
 
 /** Keys of makers that this desk has seen, and what a signature is worth here. */
 @Repository
@@ -45,13 +46,54 @@ class KnownKeys {
   }
 
   /**
+   * Asks where a release is not signed whose maker has always signed: whoever changes a release can
+   * take its signature out. What was answered is remembered.
+   *
+   * @param sure she was asked and wants it
+   * @throws Obstacle with the question
+   */
+  void ask(Signed signed, String mark, String fileName, boolean sure) {
+    if (signed.state() != Signed.State.UNSIGNED || mark.isBlank()) {
+      return;
+    }
+    Optional<Known> before = another(mark, "");
+    if (before.isEmpty() || isTakenUnsigned(mark)) {
+      return;
+    }
+    if (!sure) {
+      throw new Obstacle(
+          "“%s” is not signed, but what came as “%s” before was signed with key %s. It may have been changed by somebody else: ask the maker first. Nothing was taken in."
+              .formatted(fileName, mark, PublicKeys.named(before.get().key())),
+          List.of(new Obstacle.Offer("Take it in all the same", "sure=true")));
+    }
+    String now = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
+    journal.quietly(
+        () ->
+            db.sql("insert or ignore into unsigned_mark (mark_key, since) values (?, ?)")
+                .params(Names.key(mark), now)
+                .update());
+  }
+
+  private boolean isTakenUnsigned(String mark) {
+    return db.sql("select exists (select 1 from unsigned_mark where mark_key = ?)")
+        .param(Names.key(mark))
+        .query(Boolean.class)
+        .single();
+  }
+
+  /**
    * What is to be said of a release's signature.
    *
    * @param sha of its file
    */
   String said(Signed signed, String mark, String sha) {
     if (signed.state() == Signed.State.UNSIGNED) {
-      return "Not signed: nobody vouches for who made it.";
+      return another(mark, "")
+          .map(
+              k ->
+                  "Not signed, though what came as “%s” before was signed with key %s: it may have been changed by somebody else."
+                      .formatted(mark, PublicKeys.named(k.key())))
+          .orElse("Not signed: nobody vouches for who made it.");
     }
     if (signed.state() == Signed.State.CHANGED) {
       return "Changed after it was signed with key %s.".formatted(signed.named());

@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** Fetching by code, what an update changes, updating and going back. */
 @Controller
@@ -38,15 +39,20 @@ class UpdateController {
   /** Fetches from the stall; where an older release is at the desk, what it changes comes first. */
   @PostMapping("/api/desk/fetch")
   @ResponseBody
-  Map<String, Object> fetch(@RequestBody String body) {
-    return Map.of("go", updates.way(updates.fetch(Json.read(body, "The request").text("code"))));
+  Map<String, Object> fetch(
+      @RequestBody String body,
+      @RequestParam(name = "sure", defaultValue = "false") boolean sure) {
+    String code = Json.read(body, "The request").text("code");
+    return Map.of("go", updates.way(updates.fetch(code, sure)));
   }
 
   /** Fetches what waits at the stall for a release. */
   @PostMapping("/api/desk/{id}/fetch")
   @ResponseBody
-  Map<String, Object> newest(@PathVariable("id") long id) {
-    return Map.of("go", updates.way(updates.fetch(desk.get(id).code())));
+  Map<String, Object> newest(
+      @PathVariable("id") long id,
+      @RequestParam(name = "sure", defaultValue = "false") boolean sure) {
+    return Map.of("go", updates.way(updates.fetch(desk.get(id).code(), sure)));
   }
 
   @GetMapping("/desk/{old}/update/{now}")

@@ -1,11 +1,13 @@
 package org.nineveils.app.desk;
 
+import java.util.Locale;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.fitting.Moves;
 import org.nineveils.app.memory.Budget;
@@ -131,17 +133,18 @@ class Updates {
           store.replace(now.id(), old.id());
           return null;
         });
-    return "/desk/%d/update/%d".formatted(old.id(), now.id());
+    return String.format(Locale.ROOT, "/desk/%d/update/%d", old.id(), now.id());
   }
 
   /**
    * Fetches what is out under a code.
    *
+   * @param sure she was asked about its signature and wants it
    * @return its id at the desk
    */
-  long fetch(String code) {
+  long fetch(String code, boolean sure) {
     StallService.Handed handed = stall.fetch(code);
-    return desk.take(handed.fileName(), handed.file(), handed.code());
+    return desk.take(handed.fileName(), handed.file(), handed.code(), sure);
   }
 
   /**
@@ -153,7 +156,7 @@ class Updates {
 
   /** What an update changes: first what photos wear, the rest in the release's order. */
   List<Touched> changes(DeskRow old, DeskRow now) {
-    String state = "%d to %d at %d".formatted(old.id(), now.id(), journal.place());
+    String state = String.format(Locale.ROOT, "%d to %d at %d", old.id(), now.id(), journal.place());
     return kept.get(state, () -> found(old, now)); // a page asks for each picture on its own
   }
 
@@ -219,6 +222,11 @@ class Updates {
                 ? "go back to %s".formatted(now.called())
                 : "update %s to %s".formatted(old.name(), now.version()),
             () -> {
+              if (store.find(old.id()).filter(row -> row.replacedBy() == 0).isEmpty()) {
+                throw new Conflict(
+                    "“%s” is no longer what is worn at the desk: that was done before, and nothing was changed now. Load the page anew."
+                        .formatted(old.called()));
+              }
               int stay = moves.move(old.wardrobe(), now.wardrobe(), paths);
               favourites.move(old.id(), now.id(), paths);
               store.replace(old.id(), now.id());
@@ -231,8 +239,7 @@ class Updates {
                 .formatted(now.name(), now.version());
     return left == 0
         ? done
-        : "%s %d %s worn %s before and %s so."
-            .formatted(done, left, left == 1 ? "photo had" : "photos had", now.version(), "stay");
+        : String.format(Locale.ROOT, "%s %d %s worn %s before and %s so.", done, left, left == 1 ? "photo had" : "photos had", now.version(), "stay");
   }
 
   private Map<String, String> paths(DeskRow old, DeskRow now, boolean back) {

@@ -1,5 +1,6 @@
 package org.nineveils.app.fitting;
 
+import java.util.Locale;
 import java.nio.file.Path;
 import java.util.Map;
 import org.nineveils.document.Fields;
@@ -38,11 +39,11 @@ record BatchItem(int place, String name, long photo, String file, String in) {
 
   /** Its result in the job's folder, until it is handed over. */
   Path result(Path job) {
-    return job.resolve("%05d.result".formatted(place));
+    return job.resolve(String.format(Locale.ROOT, "%05d.result", place));
   }
 
   /** Says, once it is there, that its result lies where it was to go. */
   Path there(Path job) {
-    return job.resolve("%05d.there".formatted(place));
+    return job.resolve(String.format(Locale.ROOT, "%05d.there", place));
   }
 }

@@ -10,6 +10,7 @@ import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Component;
+import java.io.InputStream;
 
 /** Reads the photos of batches, wherever they lie. */
 @Component
@@ -24,7 +25,11 @@ class BatchPhotos {
 
   long pixels(BatchItem item, Path job) {
     if (item.photo() == 0) {
-      return PictureReader.pixels(bytes(item, job), item.name());
+      try (InputStream file = Files.newInputStream(path(item, job))) {
+        return PictureReader.pixels(file, item.name());
+      } catch (IOException e) {
+        throw unreadable(item);
+      }
     }
     Photo photo = photos.get(item.photo());
     return (long) photo.width() * photo.height();
@@ -35,16 +40,27 @@ class BatchPhotos {
       return photos.file(photos.get(item.photo()));
     }
     try {
-      return Files.readAllBytes(
-          item.in().isEmpty()
-              ? job.resolve(item.file())
-              : folders.of(item.in()).resolve(item.name()));
+      return Files.readAllBytes(path(item, job));
     } catch (IOException e) {
-      throw new Refusal(
-          item.in().isEmpty()
-              ? "“%s” is no longer kept; choose it again.".formatted(item.name())
-              : "“%s” cannot be read in “%s”.".formatted(item.name(), item.in()));
+      throw unreadable(item);
     }
+  }
+
+  /** Where it lies, if it is not larger than what is taken: nothing of it is in memory before. */
+  private Path path(BatchItem item, Path job) throws IOException {
+    Path file =
+        item.in().isEmpty()
+            ? job.resolve(item.file())
+            : folders.of(item.in()).resolve(item.name());
+    PictureReader.checkBytes(Files.size(file), item.name());
+    return file;
+  }
+
+  private static Refusal unreadable(BatchItem item) {
+    return new Refusal(
+        item.in().isEmpty()
+            ? "“%s” is no longer kept; choose it again.".formatted(item.name())
+            : "“%s” cannot be read in “%s”.".formatted(item.name(), item.in()));
   }
 
   Picture picture(BatchItem item, byte[] file) {

@@ -1,5 +1,6 @@
 package org.nineveils.app.fitting;
 
+import java.util.Locale;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -101,7 +102,7 @@ class Batches implements JobKind {
       throw new Refusal("There is no photo to apply it to; nothing was started.");
     }
     if (items.size() > MOST) {
-      throw new Refusal("At most %d photos are taken at once.".formatted(MOST));
+      throw new Refusal(String.format(Locale.ROOT, "At most %d photos are taken at once.", MOST));
     }
     if (!wanted.to().isEmpty()) {
       folders.made(wanted.to());
@@ -116,8 +117,7 @@ class Batches implements JobKind {
                     "to", wanted.to(),
                     "names", wanted.names().text())));
     String title =
-        "%s on %d %s"
-            .formatted(wardrobe.title(), items.size(), items.size() == 1 ? "photo" : "photos");
+        String.format(Locale.ROOT, "%s on %d %s", wardrobe.title(), items.size(), items.size() == 1 ? "photo" : "photos");
     last(fitting).filter(j -> j.state().isOpen()).ifPresent(j -> jobs.getObject().stop(j.id()));
     return jobs.getObject()
         .start(
@@ -246,11 +246,11 @@ class Batches implements JobKind {
       if (made > 0) {
         run.result(BatchZip.FILE, "nine-veils-photos.zip");
       }
-      run.said("%d %s ready.".formatted(made, made == 1 ? "photo is" : "photos are"));
+      run.said(String.format(Locale.ROOT, "%d %s ready.", made, made == 1 ? "photo is" : "photos are"));
       return;
     }
     long made = all.stream().filter(i -> Files.exists(i.there(job))).count();
-    run.said("%d %s in “%s”.".formatted(made, made == 1 ? "photo is" : "photos are", to));
+    run.said(String.format(Locale.ROOT, "%d %s in “%s”.", made, made == 1 ? "photo is" : "photos are", to));
   }
 
   /** How far the last batch is, as pages take it. */

@@ -1,5 +1,6 @@
 package org.nineveils.app.fitting;
 
+import java.util.Locale;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -161,7 +162,7 @@ class FittingPainting {
     if (known.isEmpty()) {
       throw new NotFound("The file has no paint for a veil of this effect; nothing was changed.");
     }
-    String told = "Paint of %d %s laid on".formatted(known.size(), veils(known.size()));
+    String told = String.format(Locale.ROOT, "Paint of %d %s laid on", known.size(), veils(known.size()));
     return edit(
         id,
         "lay paint from a file",
@@ -169,7 +170,7 @@ class FittingPainting {
           known.forEach((veil, p) -> strokes.rows().put(id, key, veil, p));
           return left == 0
               ? told + "."
-              : told + "; that of %d %s is not in this effect.".formatted(left, veils(left));
+              : told + String.format(Locale.ROOT, "; that of %d %s is not in this effect.", left, veils(left));
         });
   }
 

@@ -27,6 +27,11 @@ class MoveStore {
         .update();
   }
 
+  /** Gives the pins of one fitting to another of the same photo. */
+  void adopt(long from, long to) {
+    db.sql("update pin set fitting_id = ? where fitting_id = ?").params(to, from).update();
+  }
+
   void remove(long fitting) {
     db.sql("delete from fitting where id = ?").param(fitting).update();
   }

@@ -70,10 +70,13 @@ public class Moves {
         left++;
         continue;
       }
+      UnaryOperator<String> key = k -> moved(k, own, from, to, keys);
+      keyed(row, key);
       if (there != null) {
+        store.adopt(there.id(), row.id()); // it wears nothing now, but its pins are work
         store.remove(there.id());
       }
-      move(row, own ? to : row.wardrobe(), key -> moved(key, own, from, to, keys));
+      store.move(row.id(), own ? to : row.wardrobe(), written(parsed(row.doc()).keyed(key)));
     }
     store.together(from, to);
     return left;
@@ -96,8 +99,8 @@ public class Moves {
     return own ? now : new OtherKey(to, now).written();
   }
 
-  private void move(FittingRow row, String wardrobe, UnaryOperator<String> key) {
-    store.move(row.id(), wardrobe, written(parsed(row.doc()).keyed(key)));
+  /** Paint and pins under their new keys. */
+  private void keyed(FittingRow row, UnaryOperator<String> key) {
     List<String> painted = store.painted(row.id());
     painted.forEach(k -> store.rename(row.id(), k, MEANWHILE + key.apply(k)));
     painted.forEach(k -> store.rename(row.id(), MEANWHILE + key.apply(k), key.apply(k)));

@@ -1,5 +1,6 @@
 package org.nineveils.app.fitting;
 
+import java.util.Locale;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
@@ -50,7 +51,7 @@ public class Pins {
     List<PinStore.Name> there = store.names(fitting);
     if (there.size() >= MOST) {
       throw new Refusal(
-          "A fitting keeps %d pins. Discard one that you no longer need.".formatted(MOST));
+          String.format(Locale.ROOT, "A fitting keeps %d pins. Discard one that you no longer need.", MOST));
     }
     List<String> names = there.stream().map(PinStore.Name::name).toList();
     char letter = 'A';

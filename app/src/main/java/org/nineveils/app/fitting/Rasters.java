@@ -1,5 +1,6 @@
 package org.nineveils.app.fitting;
 
+import java.util.Locale;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -97,8 +98,7 @@ class Rasters implements JobKind {
       run.result(file, file);
       run.said(
           own > OpenRaster.MOST_PIXELS
-              ? "The layers are ready, made smaller to %d megapixels."
-                  .formatted(OpenRaster.MOST_PIXELS / 1_000_000)
+              ? String.format(Locale.ROOT, "The layers are ready, made smaller to %d megapixels.", OpenRaster.MOST_PIXELS / 1_000_000)
               : "The layers are ready.");
     }
   }

@@ -90,7 +90,7 @@ class Suits implements JobKind {
     Files.write(
         run.folder().resolve(FILE), Json.write(list(found)).getBytes(StandardCharsets.UTF_8));
     run.result(FILE, FILE);
-    run.said("%d effects looked at.".formatted(found.size()));
+    run.said(String.format(Locale.ROOT, "%d effects looked at.", found.size()));
   }
 
   private Limits limits(FittingRow row, String key) {

@@ -1,5 +1,6 @@
 package org.nineveils.app.fitting;
 
+import java.util.Locale;
 import java.util.ArrayList;
 import java.util.List;
 import org.nineveils.app.undo.Journal;
@@ -75,7 +76,6 @@ class Together {
             });
     return off == 0
         ? "%s is put away.".formatted(title)
-        : "%s is put away; %d of its effects %s taken off this photo."
-            .formatted(title, off, off == 1 ? "was" : "were");
+        : String.format(Locale.ROOT, "%s is put away; %d of its effects %s taken off this photo.", title, off, off == 1 ? "was" : "were");
   }
 }

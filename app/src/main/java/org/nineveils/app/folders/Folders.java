@@ -11,6 +11,7 @@ import org.nineveils.picture.PictureReader;
 import org.nineveils.refusal.Refusal;
 import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
+import java.nio.file.LinkOption;
 
 /** The one folder below which photos are looked for and results are laid, and what is in it. */
 @Component
@@ -56,7 +57,25 @@ public class Folders {
           "“%s” is no name of a folder: it is words, with / between a folder and one inside it."
               .formatted(name.strip()));
     }
-    return root.resolve(clean).normalize();
+    Path folder = root.resolve(clean).normalize();
+    for (Path at = folder; !at.equals(root); at = at.getParent()) {
+      if (Files.isSymbolicLink(at)) {
+        throw new Refusal(
+            "“%s” is a link to another place. Links are not followed; use the folder itself."
+                .formatted(root.relativize(at)));
+      }
+    }
+    return folder;
+  }
+
+  /** Whether two names are of one folder, as on a disk that takes “In” and “in” for the same. */
+  boolean isSame(Path one, Path two) {
+    try {
+      return one.equals(two)
+          || (Files.exists(one) && Files.exists(two) && Files.isSameFile(one, two));
+    } catch (IOException e) {
+      return false;
+    }
   }
 
   /** The same, made where it was not there. */
@@ -76,7 +95,7 @@ public class Folders {
       return List.of();
     }
     try (Stream<Path> all = Files.walk(root, DEPTH)) {
-      return all.filter(p -> !p.equals(root) && Files.isDirectory(p))
+      return all.filter(p -> !p.equals(root) && Files.isDirectory(p, LinkOption.NOFOLLOW_LINKS))
           .map(p -> root.relativize(p).toString().replace('\\', '/'))
           .filter(n -> n.matches(NAME))
           .sorted()
@@ -90,7 +109,7 @@ public class Folders {
   /**
    * Photos that lie in a folder, by name; none where it is not there.
    *
-   * @throws Refusal with a sentence if it is no name of a folder
+   * @throws Refusal with a sentence if it is no name of a folder, or cannot be read
    */
   public List<Path> photos(String name) {
     Path folder = of(name);
@@ -98,9 +117,12 @@ public class Folders {
       return List.of();
     }
     try (Stream<Path> all = Files.list(folder)) {
-      return all.filter(Files::isRegularFile).filter(Folders::isPhoto).sorted().toList();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      return all.filter(p -> Files.isRegularFile(p, LinkOption.NOFOLLOW_LINKS))
+          .filter(Folders::isPhoto)
+          .sorted()
+          .toList();
+    } catch (IOException | UncheckedIOException e) {
+      throw new Refusal("The folder “%s” cannot be read.".formatted(name));
     }
   }
 

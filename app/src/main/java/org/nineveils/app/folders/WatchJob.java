@@ -1,5 +1,6 @@
 package org.nineveils.app.folders;
 
+import java.util.Locale;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -21,6 +22,9 @@ import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
+import java.io.InputStream;
+import java.nio.file.NoSuchFileException;
+import java.util.Optional;
 
 /** Gives photos that were laid into a watched folder its look. */
 @Service
@@ -50,8 +54,7 @@ class WatchJob implements JobKind {
     List<Object> items = new ArrayList<>();
     photos.forEach(p -> items.add(Json.object("name", p.name(), "stamp", p.stamp())));
     String title =
-        "“%s”: %d %s"
-            .formatted(folder.folder(), items.size(), items.size() == 1 ? "photo" : "photos");
+        String.format(Locale.ROOT, "“%s”: %d %s", folder.folder(), items.size(), items.size() == 1 ? "photo" : "photos");
     String request = Json.write(Json.object("watched", folder.id(), "items", items));
     return jobs.getObject().start(ID, subject(folder.id()), title, request);
   }
@@ -76,32 +79,47 @@ class WatchJob implements JobKind {
         WatchedFolders.Waiting::name,
         photo -> pixels(folder, photo),
         photo -> one(folder, photo, stack, look));
-    run.said("%d looked at.".formatted(photos.size()));
+    run.said(String.format(Locale.ROOT, "%d looked at.", photos.size()));
   }
 
   private long pixels(WatchRows.Watched folder, WatchedFolders.Waiting photo) {
-    try {
-      return PictureReader.pixels(bytes(folder, photo), photo.name());
-    } catch (RuntimeException e) {
+    try (InputStream file = Files.newInputStream(within(folder, photo))) {
+      return PictureReader.pixels(file, photo.name());
+    } catch (IOException | RuntimeException e) {
       return 0; // what is wrong with it is told when it is read
     }
+  }
+
+  /** The file, if it is not larger than what is taken: nothing of it is in memory before. */
+  private Path within(WatchRows.Watched folder, WatchedFolders.Waiting photo) throws IOException {
+    Path file = watched.file(folder, photo.name());
+    PictureReader.checkBytes(Files.size(file), photo.name());
+    return file;
   }
 
   private void one(WatchRows.Watched folder, WatchedFolders.Waiting photo, Stack stack, Fields look)
       throws IOException {
     try {
-      Path made = made(folder, photo, stack, look);
-      watched.found(folder.id(), photo, made.getFileName().toString(), "");
-    } catch (IOException | RuntimeException e) {
+      Optional<byte[]> file = bytes(folder, photo);
+      if (file.isPresent()) {
+        Path made = made(folder, photo, file.get(), stack, look);
+        watched.found(folder.id(), photo, made.getFileName().toString(), "");
+      }
+    } catch (OutOfMemoryError e) {
+      throw e; // it is tried once more
+    } catch (IOException | RuntimeException | Error e) {
       watched.found(folder.id(), photo, "", JobRun.sentence(photo.name(), e));
       throw e;
     }
   }
 
   private Path made(
-      WatchRows.Watched folder, WatchedFolders.Waiting photo, Stack stack, Fields look)
+      WatchRows.Watched folder,
+      WatchedFolders.Waiting photo,
+      byte[] file,
+      Stack stack,
+      Fields look)
       throws IOException {
-    byte[] file = bytes(folder, photo);
     Result how = Result.of(look);
     var picture = PictureReader.read(file, photo.name());
     int number = watched.made(folder.id()) + 1;
@@ -113,9 +131,20 @@ class WatchJob implements JobKind {
         part -> stage.write(picture, stack, how, file, part));
   }
 
-  private byte[] bytes(WatchRows.Watched folder, WatchedFolders.Waiting photo) {
+  /**
+   * What is in the file; empty where it is no longer the one that was found: it was saved again, and
+   * is found again once it rests.
+   */
+  private Optional<byte[]> bytes(WatchRows.Watched folder, WatchedFolders.Waiting photo) {
     try {
-      return Files.readAllBytes(watched.file(folder, photo.name()));
+      Path file = within(folder, photo);
+      if (!WatchedFolders.stamp(file).equals(photo.stamp())) {
+        return Optional.empty();
+      }
+      byte[] bytes = Files.readAllBytes(file);
+      return Optional.of(bytes).filter(b -> WatchedFolders.stamp(file).equals(photo.stamp()));
+    } catch (NoSuchFileException e) {
+      return Optional.empty();
     } catch (IOException e) {
       throw new Refusal("“%s” could not be read.".formatted(photo.name()));
     }

@@ -1,5 +1,6 @@
 package org.nineveils.app.folders;
 
+import java.util.Locale;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -15,6 +16,10 @@ import org.nineveils.document.Json;
 import org.nineveils.picture.NamePattern;
 import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Service;
+import java.util.ArrayList;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** Folders that are watched: photos laid there get the chosen look. */
 @Service
@@ -27,6 +32,7 @@ public class WatchedFolders {
   private final Journal journal;
   private final Clock clock;
   private final AtomicInteger turns = new AtomicInteger();
+  private final Map<Long, String> trouble = new ConcurrentHashMap<>();
 
   WatchedFolders(Folders folders, WatchStore store, Journal journal, Clock clock) {
     this.folders = folders;
@@ -54,19 +60,23 @@ public class WatchedFolders {
   public String watch(String folder, Look look) {
     Path from = folders.of(folder);
     Path to = folders.of(look.to());
-    if (from.equals(to)) {
+    if (folders.isSame(from, to)) {
       throw new Refusal(
           "Results cannot go into the folder that is watched: they would be taken for photos.");
     }
-    if (store.all().stream().anyMatch(w -> folders.of(w.folder()).equals(to))) {
+    if (store.all().stream().anyMatch(w -> folders.isSame(folders.of(w.folder()), to))) {
       throw new Refusal(
           "“%s” is watched itself; results need another folder.".formatted(look.to()));
     }
     if (store.all().size() >= MOST) {
-      throw new Refusal("At most %d folders are watched.".formatted(MOST));
+      throw new Refusal(String.format(Locale.ROOT, "At most %d folders are watched.", MOST));
     }
     folders.made(folder);
     folders.made(look.to());
+    if (folders.isSame(from, to)) { // only now both are there to be compared
+      throw new Refusal(
+          "Results cannot go into the folder that is watched: they would be taken for photos.");
+    }
     String request =
         Json.write(
             look.how()
@@ -104,8 +114,25 @@ public class WatchedFolders {
                     w,
                     Json.read(w.request(), "The folder").text("to"),
                     store.count(w.id()),
-                    store.faults(w.id(), FAULTS)))
+                    faults(w.id())))
         .toList();
+  }
+
+  private List<String> faults(long id) {
+    List<String> out = new ArrayList<>(store.faults(id, FAULTS));
+    Optional.ofNullable(trouble.get(id)).ifPresent(said -> out.add(0, said));
+    return out;
+  }
+
+  /**
+   * Keeps why a folder cannot be looked into; empty where it can.
+   *
+   * @return whether that is news
+   */
+  boolean trouble(long id, String said) {
+    return !said.equals(
+        Objects.requireNonNullElse(
+            said.isEmpty() ? trouble.remove(id) : trouble.put(id, said), ""));
   }
 
   WatchRows.Watched get(long id) {
@@ -168,9 +195,9 @@ public class WatchedFolders {
   }
 
   /** Empty where the file is gone again. */
-  private static String stamp(Path file) {
+  static String stamp(Path file) {
     try {
-      return "%d-%d".formatted(Files.size(file), Files.getLastModifiedTime(file).toMillis());
+      return String.format(Locale.ROOT, "%d-%d", Files.size(file), Files.getLastModifiedTime(file).toMillis());
     } catch (IOException e) {
       return "";
     }

@@ -13,6 +13,7 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import org.nineveils.refusal.Refusal;
 
 /**
  * Looks into watched folders again and again. A file counts once it was the same in two looks, so
@@ -40,6 +41,7 @@ class Watching implements DisposableBean {
   private final Map<Long, List<WatchedFolders.Waiting>> done = new HashMap<>();
 
   private int turns;
+  private String told = "";
 
   Watching(WatchedFolders watched, WatchJob job) {
     this.watched = watched;
@@ -58,10 +60,34 @@ class Watching implements DisposableBean {
         turns = watched.turns();
         done.clear();
       }
-      watched.active().forEach(this::look);
-    } catch (RuntimeException e) {
-      LOG.warn("watched folders could not be looked into", e); // the next look tries again
+      watched.active().forEach(this::lookApart);
+    } catch (RuntimeException | Error e) { // or no look would ever follow
+      told = told(told, "watched folders could not be looked into", e);
     }
+  }
+
+  /** One that cannot be looked into, as where it may not be read, does not keep others from it. */
+  private void lookApart(WatchRows.Watched folder) {
+    try {
+      look(folder);
+      watched.trouble(folder.id(), "");
+    } catch (Refusal e) {
+      watched.trouble(folder.id(), e.getMessage()); // the next look tries again
+    } catch (RuntimeException | Error e) {
+      String said = "“%s” could not be looked into; it is tried again.".formatted(folder.folder());
+      if (watched.trouble(folder.id(), said)) {
+        LOG.warn("a watched folder could not be looked into: {}", folder.folder(), e);
+      }
+    }
+  }
+
+  /** Says a fault once, not every time that it is met. */
+  private static String told(String before, String what, Throwable fault) {
+    String now = String.valueOf(fault);
+    if (!now.equals(before)) {
+      LOG.warn(what, fault);
+    }
+    return now;
   }
 
   private void look(WatchRows.Watched folder) {

@@ -1,5 +1,6 @@
 package org.nineveils.app.kits;
 
+import java.util.Locale;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -134,7 +135,7 @@ public class Filing {
           ids.forEach(store::remove);
           return them.size() == 1
               ? "“%s” was removed.".formatted(them.get(0).name())
-              : "%d effects were removed.".formatted(them.size());
+              : String.format(Locale.ROOT, "%d effects were removed.", them.size());
         });
   }
 
@@ -148,13 +149,13 @@ public class Filing {
     Rows.Section section = kits.section(sectionId);
     List<String> wanted = names.stream().map(Names::clean).filter(n -> !n.isEmpty()).toList();
     if (wanted.isEmpty() || wanted.size() > MOST_PLANNED) {
-      throw new Refusal("Name 1 to %d effects, one a line.".formatted(MOST_PLANNED));
+      throw new Refusal(String.format(Locale.ROOT, "Name 1 to %d effects, one a line.", MOST_PLANNED));
     }
     String doc = Json.write(EffectJson.format(Effect.empty()));
     return edit(
         List.of(),
         section.kitId(),
-        wanted.size() == 1 ? "plan " + wanted.get(0) : "plan %d effects".formatted(wanted.size()),
+        wanted.size() == 1 ? "plan " + wanted.get(0) : String.format(Locale.ROOT, "plan %d effects", wanted.size()),
         () -> wanted.stream().map(name -> effects.insert(section, name, null, doc)).toList());
   }
 
@@ -205,12 +206,13 @@ public class Filing {
         0,
         "update " + called(older),
         () -> {
-          older.forEach(e -> store.store(e.id(), effects.effect(e).updated()));
+          older.forEach( // as each is now, not as it was when it was picked
+              e -> store.store(e.id(), effects.effect(effects.get(e.id())).updated()));
           String what =
               older.size() == 1
                   ? "“%s” is".formatted(older.get(0).name())
-                  : "%d effects are".formatted(older.size());
-          return "%s of edition %d now.".formatted(what, Editions.current());
+                  : String.format(Locale.ROOT, "%d effects are", older.size());
+          return String.format(Locale.ROOT, "%s of edition %d now.", what, Editions.current());
         });
   }
 
@@ -242,8 +244,8 @@ public class Filing {
     String what =
         moved.size() == 1
             ? "“%s” hangs".formatted(moved.get(0).name())
-            : "%d effects hang".formatted(moved.size());
-    String where = "%s in section %d, %s.".formatted(what, section.number(), section.name());
+            : String.format(Locale.ROOT, "%d effects hang", moved.size());
+    String where = String.format(Locale.ROOT, "%s in section %d, %s.", what, section.number(), section.name());
     return renamed.isEmpty() ? where : where + " " + String.join(" ", renamed);
   }
 }

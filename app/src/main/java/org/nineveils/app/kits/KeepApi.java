@@ -1,5 +1,6 @@
 package org.nineveils.app.kits;
 
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.app.fitting.FittingService;
 import org.nineveils.app.undo.Save;
@@ -43,8 +44,7 @@ class KeepApi {
         "kit", section.kitId(),
         "number", section.number(),
         "said",
-            "“%s” is in section %d, %s."
-                .formatted(effects.get(effect).name(), section.number(), section.name()),
+            String.format(Locale.ROOT, "“%s” is in section %d, %s.", effects.get(effect).name(), section.number(), section.name()),
         "details", made.said());
   }
 

@@ -1,5 +1,6 @@
 package org.nineveils.app.kits;
 
+import java.util.Locale;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -42,11 +43,11 @@ class KitWardrobe implements WardrobeSource {
     rules.offers(id).forEach(offer -> offers.put(offer.key(), offer));
     for (Rows.FilledSection filled : kits.filled(id)) {
       for (Rows.Head row : filled.effects()) {
-        String small = "/effects/%d/small?photo={photo}".formatted(row.id());
+        String small = String.format(Locale.ROOT, "/effects/%d/small?photo={photo}", row.id());
         Offer offer = offers.get(String.valueOf(row.id()));
         pieces.add(
             new Wardrobe.Piece(
-                offer, small, row.favourite(), "/api/effects/%d/favourite?".formatted(row.id())));
+                offer, small, row.favourite(), String.format(Locale.ROOT, "/api/effects/%d/favourite?", row.id())));
       }
     }
     return new Wardrobe(

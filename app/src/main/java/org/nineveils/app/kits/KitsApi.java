@@ -1,5 +1,6 @@
 package org.nineveils.app.kits;
 
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Steps;
@@ -96,7 +97,7 @@ class KitsApi {
   }
 
   private Map<String, Object> removed(String name, long kitId) {
-    return removed(name, KitService.scope(kitId), "/api/kits/%d/undo".formatted(kitId), "");
+    return removed(name, KitService.scope(kitId), String.format(Locale.ROOT, "/api/kits/%d/undo", kitId), "");
   }
 
   /** What was removed, and the edit that its “Undo” takes back. */

@@ -1,5 +1,6 @@
 package org.nineveils.app.kits;
 
+import java.util.Locale;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -227,8 +228,7 @@ public class Shaping {
           }
           kitRows.removeKit(otherId);
           String said =
-              "%d %s of “%s” %s here now."
-                  .formatted(
+              String.format(Locale.ROOT, "%d %s of “%s” %s here now.", 
                       hung,
                       hung == 1 ? "effect" : "effects",
                       other.name(),

@@ -16,6 +16,8 @@ public class Permits {
   /** Bytes that a megapixel takes at the most: planes, samples as they come, and a file of it. */
   private static final long BYTES_A_MEGAPIXEL = 32_000_000;
 
+  private static final long PACKED_AND_UNPACKED = 4;
+
   private static final ThreadLocal<Boolean> HOLDING = ThreadLocal.withInitial(() -> false);
 
   /** Pictures up to this many pixels do not wait. */
@@ -59,6 +61,14 @@ public class Permits {
             return work.get();
           });
     }
+  }
+
+  /**
+   * The same for a package of that many bytes, which is in memory packed and unpacked while it is
+   * looked at.
+   */
+  public <T> T unpacking(long bytes, Supplier<T> work) {
+    return with(bytes * PACKED_AND_UNPACKED * 1_000_000 / BYTES_A_MEGAPIXEL, work);
   }
 
   /** Whether this thread holds permits that others may wait for. */

@@ -1,5 +1,6 @@
 package org.nineveils.app.paint;
 
+import java.util.Locale;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -99,7 +100,7 @@ public final class StrokeRows {
             .single();
     if (top.strokes() >= Paint.MAX_STROKES) {
       throw new Refusal(
-          "A veil takes at most %d strokes; this one was not kept.".formatted(Paint.MAX_STROKES));
+          String.format(Locale.ROOT, "A veil takes at most %d strokes; this one was not kept.", Paint.MAX_STROKES));
     }
     insert(owner, part, veil, top.place() + 1, stroke);
   }

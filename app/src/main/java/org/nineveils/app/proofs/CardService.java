@@ -139,13 +139,13 @@ class CardService {
    * @param start 0.01…1
    */
   void startAt(long effectId, double start) {
-    String label = "start at %d %%".formatted(Math.round(start * 100));
+    String label = String.format(Locale.ROOT, "start at %d %%", Math.round(start * 100));
     change(effectId, label, e -> e.startingAt(start));
   }
 
   /** Keeps veils of an effect off skin by an amount, 0…100 %. */
   void keepOff(long effectId, List<String> veils, double amount) {
-    String label = "keep off skin by %d %%".formatted(Math.round(amount));
+    String label = String.format(Locale.ROOT, "keep off skin by %d %%", Math.round(amount));
     change(effectId, label, e -> KeptOff.skin(e, veils, amount));
   }
 

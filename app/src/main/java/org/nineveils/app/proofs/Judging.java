@@ -1,5 +1,6 @@
 package org.nineveils.app.proofs;
 
+import java.util.Locale;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -177,8 +178,7 @@ public class Judging {
     String clean = Names.clean(reason);
     if (clean.length() > MAX_REASON) {
       throw new Refusal(
-          "A reason has at most %d characters; this one has %d."
-              .formatted(MAX_REASON, clean.length()));
+          String.format(Locale.ROOT, "A reason has at most %d characters; this one has %d.", MAX_REASON, clean.length()));
     }
     String where = photoId == null ? "everywhere" : "on " + name(photoId);
     String what = of.label().toLowerCase(java.util.Locale.ROOT);

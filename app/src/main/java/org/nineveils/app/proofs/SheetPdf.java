@@ -1,5 +1,6 @@
 package org.nineveils.app.proofs;
 
+import java.util.Locale;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -177,7 +178,7 @@ final class SheetPdf {
           String title = "Proof sheet of %s".formatted(sheet.kit());
           pen.write(title, MARGIN, top - 10, 12, size.getWidth() / 2);
           pen.write(
-              "%d of %d".formatted(i + 1, parts.size()), size.getWidth() - 80, top - 10, 8, 60);
+              String.format(Locale.ROOT, "%d of %d", i + 1, parts.size()), size.getWidth() - 80, top - 10, 8, 60);
           draw(doc, pen, sheet, parts.get(i), lines, top - 20);
         }
       }

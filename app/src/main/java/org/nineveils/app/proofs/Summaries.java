@@ -1,5 +1,6 @@
 package org.nineveils.app.proofs;
 
+import java.util.Locale;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -57,7 +58,7 @@ public class Summaries {
 
   /** By effect, for all effects of a kit. */
   public Map<Long, Summary> of(long kitId) {
-    String stamp = "%d at %d and %d".formatted(kitId, journal.place(), readings.written());
+    String stamp = String.format(Locale.ROOT, "%d at %d and %d", kitId, journal.place(), readings.written());
     return kept.get(stamp, () -> counted(kitId));
   }
 

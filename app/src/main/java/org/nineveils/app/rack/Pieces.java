@@ -1,5 +1,6 @@
 package org.nineveils.app.rack;
 
+import java.util.Locale;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.kits.Rows;
@@ -92,7 +93,7 @@ public class Pieces {
       return "planned";
     }
     if (lacks.contains(Readiness.Lack.LIMITS)) {
-      return "%d over: %s".formatted(proof.proofed().over(), proof.worst());
+      return String.format(Locale.ROOT, "%d over: %s", proof.proofed().over(), proof.worst());
     }
     if (!lacks.isEmpty()) {
       return lacks.get(0).words();
@@ -105,12 +106,12 @@ public class Pieces {
     if (!p.sheet()) {
       return "This kit was never proofed.";
     }
-    String made = "Proofed on %d of %d photos".formatted(p.made(), p.of());
+    String made = String.format(Locale.ROOT, "Proofed on %d of %d photos", p.made(), p.of());
     if (p.over() > 0) {
-      return "%s, over a limit on %d: %s.".formatted(made, p.over(), proof.worst());
+      return String.format(Locale.ROOT, "%s, over a limit on %d: %s.", made, p.over(), proof.worst());
     }
     return p.near() > 0
-        ? "%s, near a limit on %d: %s.".formatted(made, p.near(), proof.worst())
+        ? String.format(Locale.ROOT, "%s, near a limit on %d: %s.", made, p.near(), proof.worst())
         : p.made() > 0 ? made + ", within its limits." : made + ".";
   }
 }

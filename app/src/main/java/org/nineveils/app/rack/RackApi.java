@@ -1,5 +1,6 @@
 package org.nineveils.app.rack;
 
+import java.util.Locale;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.kits.EffectService;
@@ -81,7 +82,7 @@ class RackApi {
   Map<String, Object> copy(@PathVariable("kit") long kit, @RequestBody String body) {
     Fields f = request(body);
     List<Long> made = filing.copy(picked(f), f.whole("section"));
-    String said = made.size() == 1 ? "Copied." : "%d effects were copied.".formatted(made.size());
+    String said = made.size() == 1 ? "Copied." : String.format(Locale.ROOT, "%d effects were copied.", made.size());
     return rack.after(kit, said, made);
   }
 
@@ -117,7 +118,7 @@ class RackApi {
   Map<String, Object> plan(@PathVariable("kit") long kit, @RequestBody String body) {
     Fields f = request(body);
     List<Long> made = filing.plan(f.whole("section"), f.text("names").lines().toList());
-    String said = made.size() == 1 ? "" : "%d effects are planned.".formatted(made.size());
+    String said = made.size() == 1 ? "" : String.format(Locale.ROOT, "%d effects are planned.", made.size());
     return rack.after(kit, said, made);
   }
 

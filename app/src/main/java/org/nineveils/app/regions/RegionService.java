@@ -1,5 +1,6 @@
 package org.nineveils.app.regions;
 
+import java.util.Locale;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -223,12 +224,14 @@ public class RegionService {
     Picture grey = PictureReader.read(bytes, fileName);
     checkShape(grey, photo, fileName);
     String sha = blobs.put(bytes);
-    List<PhotoRegion> all =
-        parsed(row).all().stream().map(r -> r.id().equals(id) ? r.read(sha) : r).toList();
     edit(
         photoId,
         "read %s from a picture".formatted(region.name()),
         () -> {
+          RegionStore.Row now = row(photoId); // as it is after all that decoding
+          of(now, id);
+          List<PhotoRegion> all =
+              parsed(now).all().stream().map(r -> r.id().equals(id) ? r.read(sha) : r).toList();
           store.store(row.id(), new PhotoRegions(all));
           store.strokes().clear(row.id(), photoId, id);
         });
@@ -239,8 +242,7 @@ public class RegionService {
     double wanted = photo.width() / (double) photo.height();
     if (Math.abs(shape / wanted - 1) > 0.01) {
       throw new org.nineveils.refusal.Refusal(
-          "%s has %d × %d pixels, which is not the shape of “%s” (%d × %d)."
-              .formatted(
+          String.format(Locale.ROOT, "%s has %d × %d pixels, which is not the shape of “%s” (%d × %d).", 
                   fileName,
                   grey.width(),
                   grey.height(),

@@ -1,5 +1,6 @@
 package org.nineveils.app.render;
 
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
@@ -24,8 +25,7 @@ public record Result(PictureFormat format, int quality, boolean discreet, int lo
     PictureFormat.checkQuality(quality);
     if (longSide != 0 && (longSide < LEAST_SIDE || longSide > Limits.PICTURE_SIDE)) {
       throw new Refusal(
-          "The long side of a result is %d to %d pixels, but %d were asked for."
-              .formatted(LEAST_SIDE, Limits.PICTURE_SIDE, longSide));
+          String.format(Locale.ROOT, "The long side of a result is %d to %d pixels, but %d were asked for.", LEAST_SIDE, Limits.PICTURE_SIDE, longSide));
     }
   }
 

@@ -1,5 +1,6 @@
 package org.nineveils.app.render;
 
+import java.util.Locale;
 import org.nineveils.document.Fields;
 import org.nineveils.picture.Area;
 import org.nineveils.refusal.Refusal;
@@ -25,7 +26,7 @@ public record StageRequest(
     int longSide = f.whole("longSide");
     if (longSide < 1 || longSide > MAX_LONG_SIDE) {
       throw new Refusal(
-          "The long side must be 1 to %d pixels, but was %d.".formatted(MAX_LONG_SIDE, longSide));
+          String.format(Locale.ROOT, "The long side must be 1 to %d pixels, but was %d.", MAX_LONG_SIDE, longSide));
     }
     Area area = null;
     if (f.has("area")) {
@@ -44,8 +45,7 @@ public record StageRequest(
   private static Area area(int x, int y, int width, int height) {
     if (x < 0 || y < 0 || width < 1 || height < 1) {
       throw new Refusal(
-          "The wanted part of the picture must hold a pixel and begin within it, but was %d, %d, %d × %d."
-              .formatted(x, y, width, height));
+          String.format(Locale.ROOT, "The wanted part of the picture must hold a pixel and begin within it, but was %d, %d, %d × %d.", x, y, width, height));
     }
     return new Area(x, y, width, height);
   }

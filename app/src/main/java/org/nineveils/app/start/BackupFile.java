@@ -1,5 +1,6 @@
 package org.nineveils.app.start;
 
+import java.util.Locale;
 import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -46,8 +47,7 @@ public final class BackupFile {
   public record Facts(String at, boolean photos, int kits, int effects, int files) {
     /** In a sentence. */
     public String words() {
-      return "A backup of %s with %d %s, %d %s and %d kept %s%s."
-          .formatted(
+      return String.format(Locale.ROOT, "A backup of %s with %d %s, %d %s and %d kept %s%s.", 
               at.replace('T', ' ').replaceFirst(":\\d\\dZ$", ""),
               kits,
               kits == 1 ? "kit" : "kits",

@@ -22,8 +22,14 @@ final class JournalTables {
    * @param key columns of the primary key
    * @param called how one row is called in sentences: “the photo”
    * @param groups columns that are restored together
+   * @param idle condition in SQL on rows that hold no work, made by looking alone: where one keeps
+   *     out what comes back, it goes; empty for none
    */
-  record Table(String name, List<String> key, String called, List<Group> groups) {
+  record Table(String name, List<String> key, String called, List<Group> groups, String idle) {
+    Table idleWhere(String condition) {
+      return new Table(name, key, called, groups, condition);
+    }
+
     Group group(String id) {
       return groups.stream()
           .filter(g -> g.id().equals(id))
@@ -49,6 +55,12 @@ final class JournalTables {
   static final List<String> NEVER_RESTORED = List.of("rev", "token");
 
   private static final List<String> ID = List.of("id");
+
+  private static final String PLAIN_FITTING =
+      """
+      json_array_length(doc, '$.worn') = 0
+      and not exists (select 1 from pin where pin.fitting_id = fitting.id)
+      and not exists (select 1 from fitting_stroke s where s.fitting_id = fitting.id)""";
 
   static final List<Table> ALL =
       List.of(
@@ -78,7 +90,7 @@ final class JournalTables {
           table("stroke", ID, "a stroke", plain("row")),
           table("regions", ID, "what a photo holds", counted("row")),
           table("region_stroke", ID, "a stroke", plain("row")),
-          table("fitting", ID, "the fitting", counted("row")),
+          table("fitting", ID, "the fitting", counted("row")).idleWhere(PLAIN_FITTING),
           table("together", ID, "what is worn together", plain("row")),
           table("fitting_stroke", ID, "a stroke", plain("row")),
           table("pin", ID, "a pin", plain("row")),
@@ -92,7 +104,7 @@ final class JournalTables {
   private JournalTables() {}
 
   private static Table table(String name, List<String> key, String called, Group... groups) {
-    return new Table(name, key, called, List.of(groups));
+    return new Table(name, key, called, List.of(groups), "");
   }
 
   private static Group counted(String id) {

@@ -1,5 +1,6 @@
 package org.nineveils.app.undo;
 
+import java.util.Locale;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -156,8 +157,7 @@ final class Replay {
   /** The sentence by which it is asked whether later work may go with what is taken back. */
   Obstacle asks(Edit edit, int holds) {
     return new Obstacle(
-        "%s “%s” also takes away what was made in it since: %d %s. Nothing is lost: it can be brought back."
-            .formatted(
+        String.format(Locale.ROOT, "%s “%s” also takes away what was made in it since: %d %s. Nothing is lost: it can be brought back.", 
                 edit.isDone() ? "Taking back" : "Doing again",
                 edit.label(),
                 holds,
@@ -170,6 +170,9 @@ final class Replay {
     Optional<Row.Taken> taken = row.taken(image);
     if (taken.isEmpty()) {
       return image;
+    }
+    if (new Row(db, row.table(), taken.get().by()).deleteIdle()) {
+      return free(edit, row, image, rename);
     }
     String name = image.get("name") instanceof String s ? s : null;
     if (name == null || !taken.get().unique().isName()) {

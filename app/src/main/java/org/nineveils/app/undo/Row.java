@@ -45,6 +45,15 @@ final class Row {
     return db.sql("delete from %s where %s".formatted(table.name(), match())).params(key).update();
   }
 
+  /** Deletes the row where it holds no work; whether it did. */
+  boolean deleteIdle() {
+    return !table.idle().isEmpty()
+        && db.sql("delete from %s where %s and (%s)".formatted(table.name(), match(), table.idle()))
+                .params(key)
+                .update()
+            > 0;
+  }
+
   void insert(Map<String, Object> image) {
     Map<String, Object> known = known(image);
     String names = String.join(", ", known.keySet());

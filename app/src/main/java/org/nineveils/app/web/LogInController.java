@@ -1,5 +1,6 @@
 package org.nineveils.app.web;
 
+import java.util.Locale;
 import java.util.Map;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.stereotype.Controller;
@@ -27,7 +28,7 @@ class LogInController {
     if (wrong != null) {
       said = "This is not the password.";
     } else if (wait != null && seconds > 0) {
-      said = "After a wrong password the next one is looked at in %d s.".formatted(seconds);
+      said = String.format(Locale.ROOT, "After a wrong password the next one is looked at in %d s.", seconds);
     }
     model.addAttribute("said", said);
     return "web/log-in";

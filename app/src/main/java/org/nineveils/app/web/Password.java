@@ -1,5 +1,6 @@
 package org.nineveils.app.web;
 
+import org.nineveils.app.start.CannotStart;
 import org.springframework.core.env.ConfigurableEnvironment;
 import org.springframework.core.env.PropertySource;
 import org.springframework.stereotype.Component;
@@ -25,6 +26,10 @@ public final class Password {
     }
     String variable = System.getenv(VARIABLE);
     value = found.isEmpty() && variable != null ? variable : found;
+    if (!value.isEmpty() && value.isBlank()) {
+      throw new CannotStart(
+          "Nine Veils cannot start: the password in NINEVEILS_PASSWORD is blank. Set a real one, or none.");
+    }
   }
 
   /** Empty where none is set. */

@@ -1,5 +1,6 @@
 package org.nineveils.app.web;
 
+import java.util.Locale;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -18,7 +19,6 @@ class RejectedRequests implements RequestRejectedHandler {
         request,
         response,
         HttpServletResponse.SC_BAD_REQUEST,
-        "Nine Veils does not answer at this address. Open it as http://127.0.0.1:%d/ on this machine."
-            .formatted(request.getLocalPort()));
+        String.format(Locale.ROOT, "Nine Veils does not answer at this address. Open it as http://127.0.0.1:%d/ on this machine.", request.getLocalPort()));
   }
 }

@@ -13,7 +13,6 @@ import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.provisioning.InMemoryUserDetailsManager;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
-import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.firewall.HttpFirewall;
@@ -68,13 +67,12 @@ class SecurityConfig {
                   faults.defaultAuthenticationEntryPointFor(
                       new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED),
                       request -> request.getRequestURI().startsWith("/api/")))
-          .addFilterBefore(wrongPasswords, UsernamePasswordAuthenticationFilter.class)
+          .authenticationProvider(wrongPasswords)
           .formLogin(
               form ->
                   form.loginPage(LOG_IN)
                       .defaultSuccessUrl("/kits")
-                      .successHandler(wrongPasswords.onSuccess())
-                      .failureHandler(wrongPasswords.onFailure()))
+                      .failureHandler(WrongPasswords.onFailure()))
           .logout(out -> out.logoutUrl("/log-out").logoutSuccessUrl(LOG_IN));
     }
     return http.build();
@@ -114,7 +112,7 @@ class SecurityConfig {
   }
 
   @Bean
-  UserDetailsService users(Password password) {
+  static UserDetailsService users(Password password) {
     // {noop}: the password stands in the environment of this process anyway.
     return new InMemoryUserDetailsManager(
         User.withUsername("maker").password("{noop}" + password.value()).roles("MAKER").build());

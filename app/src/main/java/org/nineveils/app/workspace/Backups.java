@@ -1,5 +1,6 @@
 package org.nineveils.app.workspace;
 
+import java.util.Locale;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -85,7 +86,7 @@ class Backups implements JobKind {
     }
     String day = LocalDate.now(clock.withZone(ZoneOffset.UTC)).toString();
     run.result("backup.zip", "nine-veils-%s.backup.zip".formatted(day));
-    run.said("%,d MB in one file.".formatted(Math.max(1, Files.size(file) >> 20)));
+    run.said(String.format(Locale.ROOT, "%,d MB in one file.", Math.max(1, Files.size(file) >> 20)));
   }
 
   /** The same at once, to a file that is not there yet. */

@@ -1,5 +1,6 @@
 package org.nineveils.app.workspace;
 
+import java.util.Locale;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -99,7 +100,7 @@ class Copies implements JobKind {
   public void run(JobRun run) throws IOException {
     run.total(1, 0);
     boolean made = run.item("The copy for today", 0, this::copy);
-    run.said(made ? "Copied; the last %d days are kept.".formatted(KEPT) : "");
+    run.said(made ? String.format(Locale.ROOT, "Copied; the last %d days are kept.", KEPT) : "");
   }
 
   private void copy() throws IOException {

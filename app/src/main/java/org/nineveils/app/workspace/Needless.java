@@ -1,5 +1,6 @@
 package org.nineveils.app.workspace;
 
+import java.util.Locale;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -40,7 +41,7 @@ record Needless(String what, List<Found> files) {
 
   /** In words: how many, and how much. */
   String words() {
-    return "%s: %d, %.1f MB".formatted(what, files.size(), bytes() / 1048576.0);
+    return String.format(Locale.ROOT, "%s: %d, %.1f MB", what, files.size(), bytes() / 1048576.0);
   }
 
   /** Bytes of all together. */

@@ -1,5 +1,6 @@
 package org.nineveils.app.workspace;
 
+import java.util.Locale;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -73,7 +74,7 @@ class SafeController {
   }
 
   private static String size(long bytes) {
-    return bytes < 100_000 ? "%d kB".formatted(bytes / 1000) : "%.1f MB".formatted(bytes / 1e6);
+    return bytes < 100_000 ? String.format(Locale.ROOT, "%d kB", bytes / 1000) : String.format(Locale.ROOT, "%.1f MB", bytes / 1e6);
   }
 
   /** The days of the daily copies, the newest first, with their sizes. */

@@ -1,5 +1,6 @@
 package org.nineveils.app.workspace;
 
+import java.util.Locale;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -90,8 +91,7 @@ public class Tidy implements JobKind {
     bytes += vacuum();
     return files == 0 && bytes == 0
         ? "There was nothing to tidy."
-        : "%d %s went, %.1f MB are free again."
-            .formatted(files, files == 1 ? "file" : "files", bytes / 1048576.0);
+        : String.format(Locale.ROOT, "%d %s went, %.1f MB are free again.", files, files == 1 ? "file" : "files", bytes / 1048576.0);
   }
 
   /** A scope that nobody touched for long starts where it is now; what was set aside stays. */

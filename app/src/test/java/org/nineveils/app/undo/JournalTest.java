@@ -394,6 +394,27 @@ class JournalTest {
     assertThat(count("limits")).isEqualTo(2);
   }
 
+  /** Opening the old release's fitting after an update made a row that blocked undo for good. */
+  @Test
+  void aRowThatWasMadeByLookingAloneGivesWayToWhatComesBack() {
+    edit("photos:desk", "add Dog", photo(1, "Dog"));
+    edit("f", "wear", fitting("release:1", "{\"effect\":\"a\"}"));
+    edit("desk", "update", "update fitting set wardrobe = 'release:2'");
+    run(fitting("release:1", ""));
+    undo("desk");
+    assertThat(texts("select wardrobe || ' ' || id from fitting")).containsExactly("release:1 1");
+    redo("desk");
+    assertThat(texts("select wardrobe || ' ' || id from fitting order by id"))
+        .containsExactly("release:2 1", "release:1 2");
+    run("insert into pin (fitting_id, name, doc) values (2, 'P', '{}')");
+    assertThat(obstacle("desk", false).getMessage()).contains("the fitting is here already");
+  }
+
+  private static String fitting(String wardrobe, String worn) {
+    return "insert into fitting (wardrobe, photo_id, doc) values ('%s', 1, '{\"worn\":[%s]}')"
+        .formatted(wardrobe, worn);
+  }
+
   @Test
   void whatIsInThePlaceOfARowIsTakenBackFirst() {
     paintedEffect();

@@ -42,7 +42,12 @@ public record StallCode(String letters) {
     }
     if (letters.length() != LENGTH) {
       throw new Refusal(
-          "A code has %d letters; “%s” has %d.".formatted(LENGTH, typed.strip(), letters.length()));
+          String.format(
+              Locale.ROOT,
+              "A code has %d letters; “%s” has %d.",
+              LENGTH,
+              typed.strip(),
+              letters.length()));
     }
     StallCode code = new StallCode(letters.toString());
     if (check(code.letters.substring(0, LENGTH - 1)) != code.letters.charAt(LENGTH - 1)) {

@@ -3,6 +3,7 @@ package org.nineveils.release.leaving;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.kit.EffectFacts;
 import org.nineveils.kit.Names;
@@ -158,7 +159,8 @@ public record Leaving(
       out.add(found(Reason.TOO_LOW, "This version", "at least " + tooLow));
     }
     if (megabytes > LARGE_MEGABYTES) {
-      out.add(found(Reason.LARGE, "The file", "about %.0f MB".formatted(megabytes)));
+      out.add(
+          found(Reason.LARGE, "The file", String.format(Locale.ROOT, "about %.0f MB", megabytes)));
     }
     if (!cover) {
       out.add(found(Reason.COVER, "The collection", ""));
@@ -173,8 +175,12 @@ public record Leaving(
     List<Long> left = kit.effects().stream().filter(Leaving::isUnproofed).map(Item::id).toList();
     if (!left.isEmpty()) {
       String subject =
-          "%d %s of “%s”"
-              .formatted(left.size(), left.size() == 1 ? "effect" : "effects", kit.name());
+          String.format(
+              Locale.ROOT,
+              "%d %s of “%s”",
+              left.size(),
+              left.size() == 1 ? "effect" : "effects",
+              kit.name());
       out.add(new Found(Reason.UNPROOFED, subject, "", kit.id(), 0, left));
     }
   }

@@ -60,8 +60,11 @@ final class Layers {
 
   String xml(int width, int height) {
     return "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n"
-        + "<image version=\"0.0.5\" w=\"%d\" h=\"%d\" xres=\"72\" yres=\"72\">\n<stack>\n"
-            .formatted(width, height)
+        + String.format(
+            Locale.ROOT,
+            "<image version=\"0.0.5\" w=\"%d\" h=\"%d\" xres=\"72\" yres=\"72\">\n<stack>\n",
+            width,
+            height)
         + fromTheTop(open.peek())
         + "\n</stack>\n</image>\n";
   }

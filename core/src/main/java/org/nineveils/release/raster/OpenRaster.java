@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -192,7 +193,7 @@ public final class OpenRaster {
 
   /** A picture of the file; its name there. */
   private String picture(Picture picture, float[] alpha) throws IOException {
-    String name = "data/layer%03d.png".formatted(++files);
+    String name = String.format(Locale.ROOT, "data/layer%03d.png", ++files);
     entry(name, RgbaPng.write(picture, alpha));
     return name;
   }

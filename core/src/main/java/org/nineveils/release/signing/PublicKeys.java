@@ -2,6 +2,7 @@ package org.nineveils.release.signing;
 
 import java.math.BigInteger;
 import java.security.GeneralSecurityException;
+import java.security.InvalidKeyException;
 import java.security.KeyFactory;
 import java.security.PublicKey;
 import java.security.Signature;
@@ -16,6 +17,14 @@ import org.nineveils.release.Checksums;
 /** Public keys as they are written: y in little-endian order, the sign of x in the last bit. */
 public final class PublicKeys {
   private static final int BYTES = 32;
+
+  /** Prime of the field, and constant of the curve: RFC 8032, section 5.1. */
+  private static final BigInteger P = BigInteger.TWO.pow(255).subtract(BigInteger.valueOf(19));
+
+  private static final BigInteger D =
+      BigInteger.valueOf(-121665).multiply(BigInteger.valueOf(121666).modInverse(P)).mod(P);
+
+  private static final int GROUPS = 5;
 
   private PublicKeys() {}
 
@@ -40,9 +49,32 @@ public final class PublicKeys {
       big[i] = little[BYTES - 1 - i];
     }
     big[0] &= 0x7f;
-    EdECPoint point = new EdECPoint(odd, new BigInteger(1, big));
+    BigInteger y = new BigInteger(1, big);
+    if (isSmall(y)) {
+      throw new InvalidKeyException("a point of small order");
+    }
+    EdECPoint point = new EdECPoint(odd, y);
     return KeyFactory.getInstance("Ed25519")
         .generatePublic(new EdECPublicKeySpec(NamedParameterSpec.ED25519, point));
+  }
+
+  /**
+   * Whether eight times a point is the neutral one: what such a “key” signed, anybody can have
+   * signed. Also for numbers that are no y of the field. By the doubling of RFC 8032, section
+   * 5.1.4, of which y alone is needed: x² follows from y² by the equation of the curve.
+   */
+  private static boolean isSmall(BigInteger y) {
+    BigInteger now = y;
+    for (int i = 0; i < 3; i++) {
+      BigInteger yy = now.multiply(now).mod(P);
+      BigInteger xx =
+          yy.subtract(BigInteger.ONE)
+              .multiply(D.multiply(yy).add(BigInteger.ONE).modInverse(P))
+              .mod(P);
+      BigInteger below = BigInteger.ONE.subtract(D.multiply(xx).multiply(yy)).mod(P);
+      now = yy.add(xx).multiply(below.modInverse(P)).mod(P);
+    }
+    return y.compareTo(P) >= 0 || now.equals(BigInteger.ONE);
   }
 
   /**
@@ -62,13 +94,13 @@ public final class PublicKeys {
   }
 
   /**
-   * A key as people compare it: the first four bytes of its SHA-256 in two groups, such as “7F3A
-   * 91C2”.
+   * A key as people compare it: the first ten bytes of its SHA-256 in five groups, such as “7F3A
+   * 91C2 04BE D650 8812”. With 80 bits, nobody finds another key of the same name by trying.
    *
    * @param key 32 bytes in hexadecimal
    */
   public static String named(String key) {
     String sum = Checksums.sha256(HexFormat.of().parseHex(key)).toUpperCase(Locale.ROOT);
-    return sum.substring(0, 4) + " " + sum.substring(4, 8);
+    return sum.substring(0, GROUPS * 4).replaceAll("(.{4})(?=.)", "$1 ");
   }
 }

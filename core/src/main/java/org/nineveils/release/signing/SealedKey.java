@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.security.SecureRandom;
 import java.util.HexFormat;
+import java.util.Locale;
 import java.util.Map;
 import javax.crypto.AEADBadTagException;
 import javax.crypto.Cipher;
@@ -46,7 +47,8 @@ public final class SealedKey {
    */
   public static String write(MakersKey key, String phrase) {
     if (phrase.length() < SHORTEST) {
-      throw new Refusal("A pass phrase has at least %d characters.".formatted(SHORTEST));
+      throw new Refusal(
+          String.format(Locale.ROOT, "A pass phrase has at least %d characters.", SHORTEST));
     }
     SecureRandom random = new SecureRandom();
     byte[] salt = new byte[SALT];

@@ -2,6 +2,7 @@ package org.nineveils.release.since;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import org.nineveils.kit.Names;
 
 /**
@@ -24,12 +25,16 @@ public final class NextVersion {
     if (changes.isEmpty()) {
       return last;
     }
+    if (!trial(last).isEmpty()) {
+      return last.substring(0, last.indexOf('-')); // what was only on trial is not relied on yet
+    }
     Change.Sort most =
         changes.stream().map(Change::sort).max(Comparator.naturalOrder()).orElseThrow();
     return switch (most) {
-      case SAME_LOOK -> "%d.%d.%d".formatted(numbers[0], numbers[1], numbers[2] + 1);
-      case NEW -> "%d.%d".formatted(numbers[0], numbers[1] + 1);
-      case LOOK, GONE -> "%d.0".formatted(numbers[0] + 1);
+      case SAME_LOOK ->
+          String.format(Locale.ROOT, "%d.%d.%d", numbers[0], numbers[1], numbers[2] + 1);
+      case NEW -> String.format(Locale.ROOT, "%d.%d", numbers[0], numbers[1] + 1);
+      case LOOK, GONE -> String.format(Locale.ROOT, "%d.0", numbers[0] + 1);
     };
   }
 

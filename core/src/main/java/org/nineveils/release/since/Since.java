@@ -3,6 +3,7 @@ package org.nineveils.release.since;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.document.EffectDifferences;
@@ -112,10 +113,10 @@ public final class Since {
     List<EffectDifferences.Difference> differences = EffectDifferences.between(old, now);
     differences.stream().limit(TOLD).map(Since::phrase).forEach(words::add);
     if (differences.size() > TOLD) {
-      words.add("and %d things more".formatted(differences.size() - TOLD));
+      words.add(String.format(Locale.ROOT, "and %d things more", differences.size() - TOLD));
     }
     if (old.edition() != now.edition()) {
-      words.add("made with edition %d of the engine".formatted(now.edition()));
+      words.add(String.format(Locale.ROOT, "made with edition %d of the engine", now.edition()));
     }
     if (words.isEmpty()) {
       return Optional.empty();

@@ -58,8 +58,10 @@ final class ClfText {
   /** From a value to where it lies among even steps. */
   private static void curve(StringBuilder out) {
     out.append(
-        "  <LUT1D inBitDepth=\"32f\" outBitDepth=\"32f\" interpolation=\"linear\">\n    <Array dim=\"%d 1\">\n"
-            .formatted(CURVE));
+        String.format(
+            Locale.ROOT,
+            "  <LUT1D inBitDepth=\"32f\" outBitDepth=\"32f\" interpolation=\"linear\">\n    <Array dim=\"%d 1\">\n",
+            CURVE));
     for (int i = 0; i < CURVE; i++) {
       double at = Math.pow(i / (double) (CURVE - 1), 1 / BEND);
       out.append(String.format(Locale.ROOT, "%.7f%n", at).replace("\r", ""));

@@ -3,9 +3,14 @@ package org.nineveils.release.table;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.nineveils.kit.Names;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Shelf;
@@ -20,6 +25,8 @@ public final class TableSet {
   private final List<Picture> photos;
   private final Sink sink;
   private final List<Line> lines = new ArrayList<>();
+  private final Map<String, String> folders = new HashMap<>();
+  private final Set<String> stems = new HashSet<>();
 
   /**
    * An empty set.
@@ -56,21 +63,30 @@ public final class TableSet {
     String path = "";
     Fit fit = null;
     if (bytes.isPresent()) {
-      path = "%s/%s.%s".formatted(Names.slug(kit), free(kit, part.name()), format.ending());
+      path = free(kit, part.name());
       sink.put(path, bytes.get());
       fit = Fit.of(part.effect(), format, photos, shelf);
     }
     lines.add(new Line(kit, part.name(), travel, path, fit));
   }
 
-  /** A file name that no other effect of the kit has: names may differ in signs alone. */
+  /**
+   * A path that no other table has: names of effects may differ in signs alone, or in those of a
+   * script of which no letter stays in the name of a file; and so may names of kits.
+   */
   private String free(String kit, String name) {
-    String slug = Names.slug(name);
-    long same =
-        lines.stream()
-            .filter(l -> l.kit().equals(kit) && Names.slug(l.name()).equals(slug))
-            .count();
-    return same == 0 ? slug : slug + "-" + (same + 1);
+    String folder = folders.computeIfAbsent(kit, k -> unlike(Names.slug(k), folders.values()));
+    String stem = unlike(folder + "/" + Names.slug(name), stems);
+    stems.add(stem);
+    return "%s.%s".formatted(stem, format.ending());
+  }
+
+  private static String unlike(String wanted, Collection<String> taken) {
+    String free = wanted;
+    for (int n = 2; taken.contains(free); n++) {
+      free = wanted + "-" + n;
+    }
+    return free;
   }
 
   public List<Line> lines() {

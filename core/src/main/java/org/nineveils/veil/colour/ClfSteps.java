@@ -1,5 +1,6 @@
 package org.nineveils.veil.colour;
 
+import java.util.Locale;
 import java.util.Optional;
 
 /** The steps of Common LUT Format files that are no tables. */
@@ -13,7 +14,7 @@ final class ClfSteps {
   static ClfNode matrix(ClfNode.Source s) {
     double[] m = s.array();
     if (m.length != 9 && m.length != 12) {
-      throw s.fault("has %d numbers, not 9 or 12".formatted(m.length));
+      throw s.fault(String.format(Locale.ROOT, "has %d numbers, not 9 or 12", m.length));
     }
     int row = m.length / 3;
     double in = s.most("inBitDepth");

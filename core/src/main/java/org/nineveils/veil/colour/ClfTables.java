@@ -1,5 +1,6 @@
 package org.nineveils.veil.colour;
 
+import java.util.Locale;
 import org.nineveils.veil.Band;
 import org.nineveils.veil.NodeTable;
 
@@ -20,7 +21,8 @@ final class ClfTables {
     int n = dim[0];
     int columns = dim.length < 2 ? 1 : dim[1];
     if (n < 2 || n > MOST_OF_CURVE || (columns != 1 && columns != 3) || v.length != n * columns) {
-      throw s.fault("has %d numbers, which is not what its sizes say".formatted(v.length));
+      throw s.fault(
+          String.format(Locale.ROOT, "has %d numbers, which is not what its sizes say", v.length));
     }
     double most = s.most("outBitDepth");
     return rgb -> {
@@ -59,10 +61,13 @@ final class ClfTables {
     int side = dim[0];
     boolean even = dim.length >= 3 && dim[1] == side && dim[2] == side;
     if (!even || side < 2 || side > ColourTable.MOST) {
-      throw s.fault("must have 2 to %d entries along each axis alike".formatted(ColourTable.MOST));
+      throw s.fault(
+          String.format(
+              Locale.ROOT, "must have 2 to %d entries along each axis alike", ColourTable.MOST));
     }
     if (v.length != side * side * side * 3) {
-      throw s.fault("has %d numbers, which is not what its sizes say".formatted(v.length));
+      throw s.fault(
+          String.format(Locale.ROOT, "has %d numbers, which is not what its sizes say", v.length));
     }
     double most = s.most("outBitDepth");
     float[] nodes = new float[side * side * side * 4];

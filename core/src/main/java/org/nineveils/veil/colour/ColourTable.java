@@ -1,5 +1,6 @@
 package org.nineveils.veil.colour;
 
+import java.util.Locale;
 import java.util.Optional;
 import org.nineveils.picture.Picture;
 import org.nineveils.refusal.Limits;
@@ -63,8 +64,13 @@ public final class ColourTable {
             .orElseThrow(
                 () ->
                     new Refusal(
-                        "“%s” is no colour table: it has %d × %d pixels, which is no cube of up to %d entries."
-                            .formatted(name, picture.width(), picture.height(), MOST)));
+                        String.format(
+                            Locale.ROOT,
+                            "“%s” is no colour table: it has %d × %d pixels, which is no cube of up to %d entries.",
+                            name,
+                            picture.width(),
+                            picture.height(),
+                            MOST)));
     if (picture.width() % side != 0 || picture.height() % side != 0) {
       return picture;
     }

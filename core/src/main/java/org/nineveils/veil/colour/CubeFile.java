@@ -59,8 +59,15 @@ public final class CubeFile {
       }
       if (entries != table.r().length) {
         throw new Refusal(
-            "“%s” has %d entries, but a table of %d × %d × %d has %d."
-                .formatted(name, entries, side, side, side, table.r().length));
+            String.format(
+                Locale.ROOT,
+                "“%s” has %d entries, but a table of %d × %d × %d has %d.",
+                name,
+                entries,
+                side,
+                side,
+                side,
+                table.r().length));
       }
       return table;
     }
@@ -85,7 +92,8 @@ public final class CubeFile {
       }
       side = words.length == 2 && words[1].matches("[0-9]{1,4}") ? Integer.parseInt(words[1]) : 0;
       if (side < 2 || side > ColourTable.MOST) {
-        throw fault(number, "the size must be 2 to %d".formatted(ColourTable.MOST));
+        throw fault(
+            number, String.format(Locale.ROOT, "the size must be 2 to %d", ColourTable.MOST));
       }
       table = Picture.blank(side * side, side);
     }
@@ -148,7 +156,7 @@ public final class CubeFile {
     }
 
     private Refusal fault(int line, String what) {
-      return new Refusal("“%s”, line %d: %s.".formatted(name, line, what));
+      return new Refusal(String.format(Locale.ROOT, "“%s”, line %d: %s.", name, line, what));
     }
 
     private static float inRange(double v) {

@@ -8,6 +8,7 @@ import java.util.HexFormat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.refusal.Refusal;
 
 class SigningTest {
@@ -39,6 +40,31 @@ class SigningTest {
     assertThat(PublicKeys.signed(key, hex(message + "00"), hex(signature))).isFalse();
   }
 
+  /**
+   * The points of small order of the curve, and two numbers that are no y of the field; from
+   * memory, checked against the equation of the curve: x² = (y² − 1) / (d·y² + 1) must be a square.
+   */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "0100000000000000000000000000000000000000000000000000000000000000",
+        "0100000000000000000000000000000000000000000000000000000000000080",
+        "ecffffffffffffffffffffffffffffffffffffffffffffffffffffffffffff7f",
+        "0000000000000000000000000000000000000000000000000000000000000000",
+        "0000000000000000000000000000000000000000000000000000000000000080",
+        "26e8958fc2b227b045c3f489f2ef98f0d5dfac05d3c63339b13802886d53fc05",
+        "c7176a703d4dd84fba3c0b760d10670f2a2053fa2c39ccc64ec7fd7792ac037a",
+        "edffffffffffffffffffffffffffffffffffffffffffffffffffffffffffff7f",
+        "eeffffffffffffffffffffffffffffffffffffffffffffffffffffffffffff7f"
+      })
+  void aKeyOfSmallOrderSignsNothing(String key) {
+    // R = the neutral point, S = 0 solves the equation of verification for each of them
+    byte[] forged = hex("01" + "00".repeat(63));
+    for (String message : new String[] {"", "72", "af82", "00", "01", "02", "03", "04"}) {
+      assertThat(PublicKeys.signed(key, hex(message), forged)).isFalse();
+    }
+  }
+
   @Test
   void aSignatureIsSoundForWhatItWasMadeOfAndForNothingElse() {
     MakersKey key = MakersKey.make();
@@ -54,7 +80,7 @@ class SigningTest {
     byte[] noKey = text.replace(key.key(), "f".repeat(64)).getBytes(StandardCharsets.UTF_8);
     assertThat(Signed.read(noKey, list).state()).isEqualTo(Signed.State.CHANGED);
     assertThat(Signed.read(null, list)).isEqualTo(new Signed(Signed.State.UNSIGNED, ""));
-    assertThat(key.named()).matches("[0-9A-F]{4} [0-9A-F]{4}");
+    assertThat(key.named()).matches("([0-9A-F]{4} ){4}[0-9A-F]{4}");
   }
 
   @Test

@@ -126,7 +126,7 @@ class SinceTest {
     "1.0.3, NEW, 1.1",
     "1, NEW, 1.1",
     "1.4.2, LOOK, 2.0",
-    "2.0-beta, GONE, 3.0"
+    "2.0-beta, GONE, 2.0"
   })
   void theVersionFollowsFromTheLargestChange(String last, Change.Sort sort, String least) {
     Change small =

@@ -251,4 +251,22 @@ class TablesTest {
     assertThat(list.get(2))
         .startsWith("\"Larch Studio\",\"Eyes awake\",not at all,\"\",,,\"Lighter: it covers only");
   }
+
+  /** “Milk”, “Milk!” and “Milk 2”, and kits of which no letter stays in a file's name. */
+  @Test
+  void noTableTakesThePlaceOfAnother() throws IOException {
+    Effect look = new Effect(List.of(Pictures.veil("light", Map.of("exposure", 0.3))), "", 1);
+    List<String> paths = new java.util.ArrayList<>();
+    TableSet set = new TableSet(TableFormat.CUBE_17, List.of(), (path, file) -> paths.add(path));
+    for (String kit : List.of("白い布", "青い布", "Willow")) {
+      for (String name : List.of("Milk", "Milk!", "Milk 2", "Milk-2", "白", "青")) {
+        set.add(
+            kit, new Release.EffectPart(name, name, look, new byte[0], new byte[0]), Shelf.EMPTY);
+      }
+    }
+    assertThat(paths).hasSize(18).doesNotHaveDuplicates();
+    assertThat(paths).first().isEqualTo("unnamed/milk.cube");
+    assertThat(paths).contains("willow/milk-2.cube", "unnamed-2/unnamed-2.cube");
+    assertThat(set.lines()).extracting(TableSet.Line::file).doesNotHaveDuplicates();
+  }
 }
