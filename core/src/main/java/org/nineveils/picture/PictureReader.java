@@ -85,14 +85,19 @@ public final class PictureReader {
    * @throws PictureException with a sentence if that is more than is taken, or it is no picture
    */
   public static long pixels(byte[] bytes, String name) {
-    return pixels(new ByteArrayInputStream(bytes), name);
+    return pixels(new ByteArrayInputStream(bytes), bytes.length, name);
   }
 
-  /** The same, of a file of which no more is read than its head. */
-  public static long pixels(InputStream file, String name) {
+  /**
+   * The same, of a file of which no more is read than its head.
+   *
+   * @param length of the file, bytes
+   */
+  public static long pixels(InputStream file, long length, String name) {
     return Outside.read(
         () -> {
           try (ImageInputStream in = ImageIO.createImageInputStream(file)) {
+            checkClaims(in, length, name);
             ImageReader reader = readerFor(in, name);
             try {
               reader.setInput(in, false, true);
@@ -146,6 +151,7 @@ public final class PictureReader {
   private static Decoded decoded(byte[] bytes, CameraTags tags, String name) {
     byte[] pixels = PngChunks.isPng(bytes) ? PngChunks.pixels(bytes) : bytes;
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(pixels))) {
+      checkClaims(in, pixels.length, name);
       ImageReader reader = readerFor(in, name);
       try {
         reader.setInput(in, false, false);
@@ -156,6 +162,14 @@ public final class PictureReader {
       }
     } catch (IOException e) {
       throw damaged(name, e);
+    }
+  }
+
+  private static void checkClaims(ImageInputStream in, long length, String name)
+      throws IOException {
+    if (TiffClaims.areFalse(in, length)) {
+      throw new PictureException(
+          "“%s” is damaged: what it says of itself is larger than the file.".formatted(name));
     }
   }
 

@@ -1,10 +1,12 @@
 package org.nineveils.app.carry;
 
-import java.util.Locale;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.app.kits.KitService;
+import org.nineveils.app.memory.Permits;
 import org.nineveils.kit.Names;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -15,8 +17,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
-import java.io.UncheckedIOException;
-import org.nineveils.app.memory.Permits;
 
 /** Kit files as they are fetched and opened in the browser. */
 @RestController
@@ -54,7 +54,10 @@ class CarryController {
         permits.unpacking(file.getSize(), () -> carrying.open(bytes(file), name, rename));
     return Map.of(
         "go", made.size() == 1 ? "/kits/" + made.get(0) : "/kits",
-        "said", made.size() == 1 ? "Opened." : String.format(Locale.ROOT, "%d kits were opened.", made.size()));
+        "said",
+            made.size() == 1
+                ? "Opened."
+                : String.format(Locale.ROOT, "%d kits were opened.", made.size()));
   }
 
   private static byte[] bytes(MultipartFile file) {

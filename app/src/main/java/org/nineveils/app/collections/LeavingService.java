@@ -1,8 +1,8 @@
 package org.nineveils.app.collections;
 
-import java.util.Locale;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.kits.Rows;
@@ -145,7 +145,8 @@ class LeavingService {
         found.stream().filter(f -> f.reason().level() == Reason.Level.MUST).toList();
     if (!must.isEmpty()) {
       Leaving.Found first = must.get(0);
-      String more = must.size() == 1 ? "" : String.format(Locale.ROOT, ", and %d more", must.size() - 1);
+      String more =
+          must.size() == 1 ? "" : String.format(Locale.ROOT, ", and %d more", must.size() - 1);
       throw new Refusal(
           "Nothing was packed. %s: %s%s.".formatted(first.subject(), first.reason().words(), more));
     }

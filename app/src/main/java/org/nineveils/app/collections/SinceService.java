@@ -1,7 +1,7 @@
 package org.nineveils.app.collections;
 
-import java.util.Locale;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.kits.EffectService;
@@ -69,7 +69,12 @@ class SinceService {
    */
   Optional<Told> told(long collection) {
     String state =
-        String.format(Locale.ROOT, "%d at %d of %d", collection, journal.place(), packed.of(collection).size());
+        String.format(
+            Locale.ROOT,
+            "%d at %d of %d",
+            collection,
+            journal.place(),
+            packed.of(collection).size());
     return kept.get(
         state, () -> packed.last(collection).map(last -> told(last, drafts.snapshot(collection))));
   }
@@ -83,7 +88,8 @@ class SinceService {
   Told between(long older, long newer) {
     CollectionRows.Packed one = packed.get(older);
     CollectionRows.Packed two = packed.get(newer);
-    return kept.get(String.format(Locale.ROOT, "%d to %d", older, newer), () -> Optional.of(told(one, two)))
+    return kept.get(
+            String.format(Locale.ROOT, "%d to %d", older, newer), () -> Optional.of(told(one, two)))
         .orElseThrow();
   }
 

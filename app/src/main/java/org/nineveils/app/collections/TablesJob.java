@@ -1,11 +1,11 @@
 package org.nineveils.app.collections;
 
-import java.util.Locale;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -144,14 +144,22 @@ class TablesJob implements JobKind {
     String worst =
         whole.stream()
             .max(java.util.Comparator.comparingDouble(l -> l.fit().mean()))
-            .map(l -> String.format(Locale.ROOT, ", at most ΔE %.2f in the mean (%s)", l.fit().mean(), l.name()))
+            .map(
+                l ->
+                    String.format(
+                        Locale.ROOT,
+                        ", at most ΔE %.2f in the mean (%s)",
+                        l.fit().mean(),
+                        l.name()))
             .orElse("");
-    return String.format(Locale.ROOT, "%d effects travel whole%s, %d in part, %d not at all; %s says which.", 
-            whole.size(),
-            worst,
-            of(set, Travel.How.IN_PART).size(),
-            of(set, Travel.How.NOT_AT_ALL).size(),
-            TableSet.LIST);
+    return String.format(
+        Locale.ROOT,
+        "%d effects travel whole%s, %d in part, %d not at all; %s says which.",
+        whole.size(),
+        worst,
+        of(set, Travel.How.IN_PART).size(),
+        of(set, Travel.How.NOT_AT_ALL).size(),
+        TableSet.LIST);
   }
 
   private static List<TableSet.Line> of(TableSet set, Travel.How how) {

@@ -1,9 +1,11 @@
 package org.nineveils.app.desk;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.memory.Permits;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
@@ -26,8 +28,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.multipart.MultipartFile;
-import java.io.UncheckedIOException;
-import org.nineveils.app.memory.Permits;
 
 /** The pages of the desk: what a photographer sees, and nothing of the maker's side. */
 @Controller
@@ -40,7 +40,12 @@ class DeskController {
   private final Journal journal;
 
   DeskController(
-      DeskService desk, Updates updates, DeskSearch search, PhotoService photos, Journal journal, Permits permits) {
+      DeskService desk,
+      Updates updates,
+      DeskSearch search,
+      PhotoService photos,
+      Journal journal,
+      Permits permits) {
     this.permits = permits;
     this.desk = desk;
     this.updates = updates;

@@ -1,8 +1,8 @@
 package org.nineveils.app.desk;
 
-import java.util.Locale;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.nineveils.app.data.Blobs;
@@ -16,6 +16,7 @@ import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
 import org.nineveils.app.render.Thumbnails;
 import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Obstacle;
 import org.nineveils.kit.Against;
 import org.nineveils.kit.Offer;
 import org.nineveils.release.Release;
@@ -23,7 +24,6 @@ import org.nineveils.release.ReleaseReader;
 import org.nineveils.release.signing.Signed;
 import org.nineveils.release.since.NextVersion;
 import org.springframework.stereotype.Service;
-import org.nineveils.app.undo.Obstacle;
 
 /** Opens releases as a photographer's program would, from the file alone. */
 @Service
@@ -211,8 +211,11 @@ public class DeskService implements WardrobeSource {
                   section.rule(),
                   pieces.size(),
                   against(section, kitNumber * SECTIONS_PER_KIT));
-          String small = String.format(Locale.ROOT, "/desk/%d/small?effect=%s&photo={photo}", id, effect.path());
-          String favour = String.format(Locale.ROOT, "/api/desk/%d/favourite?effect=%s&", id, effect.path());
+          String small =
+              String.format(
+                  Locale.ROOT, "/desk/%d/small?effect=%s&photo={photo}", id, effect.path());
+          String favour =
+              String.format(Locale.ROOT, "/api/desk/%d/favourite?effect=%s&", id, effect.path());
           boolean is = favoured.contains(effect.path());
           pieces.add(new Wardrobe.Piece(offer, small, is, favour));
         }

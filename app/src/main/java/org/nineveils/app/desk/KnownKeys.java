@@ -5,12 +5,12 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import org.nineveils.app.undo.Journal;
+import org.nineveils.app.undo.Obstacle;
 import org.nineveils.kit.Names;
 import org.nineveils.release.signing.PublicKeys;
 import org.nineveils.release.signing.Signed;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import org.nineveils.app.undo.Obstacle;
 
 /** Keys of makers that this desk has seen, and what a signature is worth here. */
 @Repository

@@ -17,9 +17,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.context.request.WebRequest;
-import org.springframework.web.bind.annotation.RequestParam;
 
 /** Fetching by code, what an update changes, updating and going back. */
 @Controller
@@ -40,8 +40,7 @@ class UpdateController {
   @PostMapping("/api/desk/fetch")
   @ResponseBody
   Map<String, Object> fetch(
-      @RequestBody String body,
-      @RequestParam(name = "sure", defaultValue = "false") boolean sure) {
+      @RequestBody String body, @RequestParam(name = "sure", defaultValue = "false") boolean sure) {
     String code = Json.read(body, "The request").text("code");
     return Map.of("go", updates.way(updates.fetch(code, sure)));
   }

@@ -1,10 +1,10 @@
 package org.nineveils.app.desk;
 
-import java.util.Locale;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.fault.Conflict;
@@ -156,7 +156,8 @@ class Updates {
 
   /** What an update changes: first what photos wear, the rest in the release's order. */
   List<Touched> changes(DeskRow old, DeskRow now) {
-    String state = String.format(Locale.ROOT, "%d to %d at %d", old.id(), now.id(), journal.place());
+    String state =
+        String.format(Locale.ROOT, "%d to %d at %d", old.id(), now.id(), journal.place());
     return kept.get(state, () -> found(old, now)); // a page asks for each picture on its own
   }
 
@@ -239,7 +240,14 @@ class Updates {
                 .formatted(now.name(), now.version());
     return left == 0
         ? done
-        : String.format(Locale.ROOT, "%s %d %s worn %s before and %s so.", done, left, left == 1 ? "photo had" : "photos had", now.version(), "stay");
+        : String.format(
+            Locale.ROOT,
+            "%s %d %s worn %s before and %s so.",
+            done,
+            left,
+            left == 1 ? "photo had" : "photos had",
+            now.version(),
+            "stay");
   }
 
   private Map<String, String> paths(DeskRow old, DeskRow now, boolean back) {

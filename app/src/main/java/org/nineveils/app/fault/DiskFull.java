@@ -8,6 +8,10 @@ public final class DiskFull extends RuntimeException {
 
   public DiskFull(long needed, long free) {
     super(
-        String.format(Locale.ROOT, "The disk is full: %d MB are needed, %d MB are free. Nothing was kept; what was saved before is safe.", (needed + (1 << 20) - 1) >> 20, free >> 20));
+        String.format(
+            Locale.ROOT,
+            "The disk is full: %d MB are needed, %d MB are free. Nothing was kept; what was saved before is safe.",
+            (needed + (1 << 20) - 1) >> 20,
+            free >> 20));
   }
 }

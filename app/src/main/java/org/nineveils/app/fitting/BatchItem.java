@@ -1,7 +1,7 @@
 package org.nineveils.app.fitting;
 
-import java.util.Locale;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;

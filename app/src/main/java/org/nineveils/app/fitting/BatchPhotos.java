@@ -1,6 +1,7 @@
 package org.nineveils.app.fitting;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.nineveils.app.folders.Folders;
@@ -10,7 +11,6 @@ import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Component;
-import java.io.InputStream;
 
 /** Reads the photos of batches, wherever they lie. */
 @Component
@@ -25,8 +25,11 @@ class BatchPhotos {
 
   long pixels(BatchItem item, Path job) {
     if (item.photo() == 0) {
-      try (InputStream file = Files.newInputStream(path(item, job))) {
-        return PictureReader.pixels(file, item.name());
+      try {
+        Path there = path(item, job);
+        try (InputStream file = Files.newInputStream(there)) {
+          return PictureReader.pixels(file, Files.size(there), item.name());
+        }
       } catch (IOException e) {
         throw unreadable(item);
       }
@@ -49,9 +52,7 @@ class BatchPhotos {
   /** Where it lies, if it is not larger than what is taken: nothing of it is in memory before. */
   private Path path(BatchItem item, Path job) throws IOException {
     Path file =
-        item.in().isEmpty()
-            ? job.resolve(item.file())
-            : folders.of(item.in()).resolve(item.name());
+        item.in().isEmpty() ? job.resolve(item.file()) : folders.of(item.in()).resolve(item.name());
     PictureReader.checkBytes(Files.size(file), item.name());
     return file;
   }

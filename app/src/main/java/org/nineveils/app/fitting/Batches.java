@@ -1,11 +1,11 @@
 package org.nineveils.app.fitting;
 
-import java.util.Locale;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -117,7 +117,12 @@ class Batches implements JobKind {
                     "to", wanted.to(),
                     "names", wanted.names().text())));
     String title =
-        String.format(Locale.ROOT, "%s on %d %s", wardrobe.title(), items.size(), items.size() == 1 ? "photo" : "photos");
+        String.format(
+            Locale.ROOT,
+            "%s on %d %s",
+            wardrobe.title(),
+            items.size(),
+            items.size() == 1 ? "photo" : "photos");
     last(fitting).filter(j -> j.state().isOpen()).ifPresent(j -> jobs.getObject().stop(j.id()));
     return jobs.getObject()
         .start(
@@ -246,11 +251,14 @@ class Batches implements JobKind {
       if (made > 0) {
         run.result(BatchZip.FILE, "nine-veils-photos.zip");
       }
-      run.said(String.format(Locale.ROOT, "%d %s ready.", made, made == 1 ? "photo is" : "photos are"));
+      run.said(
+          String.format(Locale.ROOT, "%d %s ready.", made, made == 1 ? "photo is" : "photos are"));
       return;
     }
     long made = all.stream().filter(i -> Files.exists(i.there(job))).count();
-    run.said(String.format(Locale.ROOT, "%d %s in “%s”.", made, made == 1 ? "photo is" : "photos are", to));
+    run.said(
+        String.format(
+            Locale.ROOT, "%d %s in “%s”.", made, made == 1 ? "photo is" : "photos are", to));
   }
 
   /** How far the last batch is, as pages take it. */

@@ -1,9 +1,9 @@
 package org.nineveils.app.fitting;
 
-import java.util.Locale;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
 import org.nineveils.app.fault.NotFound;
@@ -162,7 +162,8 @@ class FittingPainting {
     if (known.isEmpty()) {
       throw new NotFound("The file has no paint for a veil of this effect; nothing was changed.");
     }
-    String told = String.format(Locale.ROOT, "Paint of %d %s laid on", known.size(), veils(known.size()));
+    String told =
+        String.format(Locale.ROOT, "Paint of %d %s laid on", known.size(), veils(known.size()));
     return edit(
         id,
         "lay paint from a file",
@@ -170,7 +171,9 @@ class FittingPainting {
           known.forEach((veil, p) -> strokes.rows().put(id, key, veil, p));
           return left == 0
               ? told + "."
-              : told + String.format(Locale.ROOT, "; that of %d %s is not in this effect.", left, veils(left));
+              : told
+                  + String.format(
+                      Locale.ROOT, "; that of %d %s is not in this effect.", left, veils(left));
         });
   }
 

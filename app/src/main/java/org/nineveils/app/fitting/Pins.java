@@ -1,7 +1,7 @@
 package org.nineveils.app.fitting;
 
-import java.util.Locale;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
 import org.nineveils.app.fault.NotFound;
@@ -51,7 +51,8 @@ public class Pins {
     List<PinStore.Name> there = store.names(fitting);
     if (there.size() >= MOST) {
       throw new Refusal(
-          String.format(Locale.ROOT, "A fitting keeps %d pins. Discard one that you no longer need.", MOST));
+          String.format(
+              Locale.ROOT, "A fitting keeps %d pins. Discard one that you no longer need.", MOST));
     }
     List<String> names = there.stream().map(PinStore.Name::name).toList();
     char letter = 'A';

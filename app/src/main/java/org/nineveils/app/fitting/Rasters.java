@@ -1,11 +1,11 @@
 package org.nineveils.app.fitting;
 
-import java.util.Locale;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.nineveils.app.jobs.Job;
 import org.nineveils.app.jobs.JobKind;
 import org.nineveils.app.jobs.JobRun;
@@ -98,7 +98,10 @@ class Rasters implements JobKind {
       run.result(file, file);
       run.said(
           own > OpenRaster.MOST_PIXELS
-              ? String.format(Locale.ROOT, "The layers are ready, made smaller to %d megapixels.", OpenRaster.MOST_PIXELS / 1_000_000)
+              ? String.format(
+                  Locale.ROOT,
+                  "The layers are ready, made smaller to %d megapixels.",
+                  OpenRaster.MOST_PIXELS / 1_000_000)
               : "The layers are ready.");
     }
   }

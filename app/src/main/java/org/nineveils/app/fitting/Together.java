@@ -1,8 +1,8 @@
 package org.nineveils.app.fitting;
 
-import java.util.Locale;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Worn;
@@ -76,6 +76,11 @@ class Together {
             });
     return off == 0
         ? "%s is put away.".formatted(title)
-        : String.format(Locale.ROOT, "%s is put away; %d of its effects %s taken off this photo.", title, off, off == 1 ? "was" : "were");
+        : String.format(
+            Locale.ROOT,
+            "%s is put away; %d of its effects %s taken off this photo.",
+            title,
+            off,
+            off == 1 ? "was" : "were");
   }
 }

@@ -3,6 +3,7 @@ package org.nineveils.app.folders;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
@@ -11,7 +12,6 @@ import org.nineveils.picture.PictureReader;
 import org.nineveils.refusal.Refusal;
 import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
-import java.nio.file.LinkOption;
 
 /** The one folder below which photos are looked for and results are laid, and what is in it. */
 @Component

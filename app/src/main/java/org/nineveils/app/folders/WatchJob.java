@@ -1,11 +1,14 @@
 package org.nineveils.app.folders;
 
-import java.util.Locale;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import org.nineveils.app.jobs.Job;
 import org.nineveils.app.jobs.JobKind;
 import org.nineveils.app.jobs.JobRun;
@@ -22,9 +25,6 @@ import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
-import java.io.InputStream;
-import java.nio.file.NoSuchFileException;
-import java.util.Optional;
 
 /** Gives photos that were laid into a watched folder its look. */
 @Service
@@ -54,7 +54,12 @@ class WatchJob implements JobKind {
     List<Object> items = new ArrayList<>();
     photos.forEach(p -> items.add(Json.object("name", p.name(), "stamp", p.stamp())));
     String title =
-        String.format(Locale.ROOT, "“%s”: %d %s", folder.folder(), items.size(), items.size() == 1 ? "photo" : "photos");
+        String.format(
+            Locale.ROOT,
+            "“%s”: %d %s",
+            folder.folder(),
+            items.size(),
+            items.size() == 1 ? "photo" : "photos");
     String request = Json.write(Json.object("watched", folder.id(), "items", items));
     return jobs.getObject().start(ID, subject(folder.id()), title, request);
   }
@@ -83,8 +88,11 @@ class WatchJob implements JobKind {
   }
 
   private long pixels(WatchRows.Watched folder, WatchedFolders.Waiting photo) {
-    try (InputStream file = Files.newInputStream(within(folder, photo))) {
-      return PictureReader.pixels(file, photo.name());
+    try {
+      Path there = within(folder, photo);
+      try (InputStream file = Files.newInputStream(there)) {
+        return PictureReader.pixels(file, Files.size(there), photo.name());
+      }
     } catch (IOException | RuntimeException e) {
       return 0; // what is wrong with it is told when it is read
     }
@@ -114,11 +122,7 @@ class WatchJob implements JobKind {
   }
 
   private Path made(
-      WatchRows.Watched folder,
-      WatchedFolders.Waiting photo,
-      byte[] file,
-      Stack stack,
-      Fields look)
+      WatchRows.Watched folder, WatchedFolders.Waiting photo, byte[] file, Stack stack, Fields look)
       throws IOException {
     Result how = Result.of(look);
     var picture = PictureReader.read(file, photo.name());
@@ -132,8 +136,8 @@ class WatchJob implements JobKind {
   }
 
   /**
-   * What is in the file; empty where it is no longer the one that was found: it was saved again, and
-   * is found again once it rests.
+   * What is in the file; empty where it is no longer the one that was found: it was saved again,
+   * and is found again once it rests.
    */
   private Optional<byte[]> bytes(WatchRows.Watched folder, WatchedFolders.Waiting photo) {
     try {

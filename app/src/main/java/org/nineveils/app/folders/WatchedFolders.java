@@ -1,13 +1,17 @@
 package org.nineveils.app.folders;
 
-import java.util.Locale;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.render.Result;
@@ -16,10 +20,6 @@ import org.nineveils.document.Json;
 import org.nineveils.picture.NamePattern;
 import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Service;
-import java.util.ArrayList;
-import java.util.Objects;
-import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 
 /** Folders that are watched: photos laid there get the chosen look. */
 @Service
@@ -197,7 +197,8 @@ public class WatchedFolders {
   /** Empty where the file is gone again. */
   static String stamp(Path file) {
     try {
-      return String.format(Locale.ROOT, "%d-%d", Files.size(file), Files.getLastModifiedTime(file).toMillis());
+      return String.format(
+          Locale.ROOT, "%d-%d", Files.size(file), Files.getLastModifiedTime(file).toMillis());
     } catch (IOException e) {
       return "";
     }

@@ -164,6 +164,11 @@ public final class JobRun {
     item(name, size, step);
   }
 
+  /** One item more is done. */
+  public synchronized void done() {
+    set(job.done() + 1, job.total());
+  }
+
   /** Work on one item. */
   @FunctionalInterface
   public interface Work<T> {

@@ -1,8 +1,8 @@
 package org.nineveils.app.kits;
 
-import java.util.Locale;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.nineveils.app.undo.Journal;
@@ -74,7 +74,11 @@ public class EffectTags {
     boolean there = has.stream().anyMatch(t -> Names.key(t).equals(Names.key(tag)));
     if (!there && has.size() >= MOST) {
       throw new Refusal(
-          String.format(Locale.ROOT, "“%s” has %d tags, and an effect has no more; nothing was changed.", effect.name(), MOST));
+          String.format(
+              Locale.ROOT,
+              "“%s” has %d tags, and an effect has no more; nothing was changed.",
+              effect.name(),
+              MOST));
     }
     store.add(effect.id(), tag);
   }
@@ -82,7 +86,8 @@ public class EffectTags {
   private static String check(String tag) {
     String clean = Names.clean(tag).replaceFirst("^#\\s*", "");
     if (clean.isEmpty() || clean.codePointCount(0, clean.length()) > LONGEST) {
-      throw new Refusal(String.format(Locale.ROOT, "A tag is a word or a few, of 1 to %d characters.", LONGEST));
+      throw new Refusal(
+          String.format(Locale.ROOT, "A tag is a word or a few, of 1 to %d characters.", LONGEST));
     }
     if (clean.chars().anyMatch(Character::isISOControl)) {
       throw new Refusal("A tag stands in one line.");

@@ -1,10 +1,10 @@
 package org.nineveils.app.kits;
 
-import java.util.Locale;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -149,13 +149,16 @@ public class Filing {
     Rows.Section section = kits.section(sectionId);
     List<String> wanted = names.stream().map(Names::clean).filter(n -> !n.isEmpty()).toList();
     if (wanted.isEmpty() || wanted.size() > MOST_PLANNED) {
-      throw new Refusal(String.format(Locale.ROOT, "Name 1 to %d effects, one a line.", MOST_PLANNED));
+      throw new Refusal(
+          String.format(Locale.ROOT, "Name 1 to %d effects, one a line.", MOST_PLANNED));
     }
     String doc = Json.write(EffectJson.format(Effect.empty()));
     return edit(
         List.of(),
         section.kitId(),
-        wanted.size() == 1 ? "plan " + wanted.get(0) : String.format(Locale.ROOT, "plan %d effects", wanted.size()),
+        wanted.size() == 1
+            ? "plan " + wanted.get(0)
+            : String.format(Locale.ROOT, "plan %d effects", wanted.size()),
         () -> wanted.stream().map(name -> effects.insert(section, name, null, doc)).toList());
   }
 
@@ -245,7 +248,8 @@ public class Filing {
         moved.size() == 1
             ? "“%s” hangs".formatted(moved.get(0).name())
             : String.format(Locale.ROOT, "%d effects hang", moved.size());
-    String where = String.format(Locale.ROOT, "%s in section %d, %s.", what, section.number(), section.name());
+    String where =
+        String.format(Locale.ROOT, "%s in section %d, %s.", what, section.number(), section.name());
     return renamed.isEmpty() ? where : where + " " + String.join(" ", renamed);
   }
 }

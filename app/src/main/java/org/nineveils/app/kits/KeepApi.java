@@ -44,7 +44,12 @@ class KeepApi {
         "kit", section.kitId(),
         "number", section.number(),
         "said",
-            String.format(Locale.ROOT, "“%s” is in section %d, %s.", effects.get(effect).name(), section.number(), section.name()),
+            String.format(
+                Locale.ROOT,
+                "“%s” is in section %d, %s.",
+                effects.get(effect).name(),
+                section.number(),
+                section.name()),
         "details", made.said());
   }
 

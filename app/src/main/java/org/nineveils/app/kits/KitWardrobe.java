@@ -1,9 +1,9 @@
 package org.nineveils.app.kits;
 
-import java.util.Locale;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.app.fitting.Wardrobe;
 import org.nineveils.app.fitting.WardrobeSource;
@@ -47,7 +47,10 @@ class KitWardrobe implements WardrobeSource {
         Offer offer = offers.get(String.valueOf(row.id()));
         pieces.add(
             new Wardrobe.Piece(
-                offer, small, row.favourite(), String.format(Locale.ROOT, "/api/effects/%d/favourite?", row.id())));
+                offer,
+                small,
+                row.favourite(),
+                String.format(Locale.ROOT, "/api/effects/%d/favourite?", row.id())));
       }
     }
     return new Wardrobe(

@@ -97,7 +97,8 @@ class KitsApi {
   }
 
   private Map<String, Object> removed(String name, long kitId) {
-    return removed(name, KitService.scope(kitId), String.format(Locale.ROOT, "/api/kits/%d/undo", kitId), "");
+    return removed(
+        name, KitService.scope(kitId), String.format(Locale.ROOT, "/api/kits/%d/undo", kitId), "");
   }
 
   /** What was removed, and the edit that its “Undo” takes back. */

@@ -1,10 +1,10 @@
 package org.nineveils.app.kits;
 
-import java.util.Locale;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -228,11 +228,13 @@ public class Shaping {
           }
           kitRows.removeKit(otherId);
           String said =
-              String.format(Locale.ROOT, "%d %s of “%s” %s here now.", 
-                      hung,
-                      hung == 1 ? "effect" : "effects",
-                      other.name(),
-                      hung == 1 ? "hangs" : "hang");
+              String.format(
+                  Locale.ROOT,
+                  "%d %s of “%s” %s here now.",
+                  hung,
+                  hung == 1 ? "effect" : "effects",
+                  other.name(),
+                  hung == 1 ? "hangs" : "hang");
           return renamed.isEmpty() ? said : said + " " + String.join(" ", renamed);
         });
   }

@@ -1,9 +1,9 @@
 package org.nineveils.app.paint;
 
-import java.util.Locale;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
@@ -100,7 +100,10 @@ public final class StrokeRows {
             .single();
     if (top.strokes() >= Paint.MAX_STROKES) {
       throw new Refusal(
-          String.format(Locale.ROOT, "A veil takes at most %d strokes; this one was not kept.", Paint.MAX_STROKES));
+          String.format(
+              Locale.ROOT,
+              "A veil takes at most %d strokes; this one was not kept.",
+              Paint.MAX_STROKES));
     }
     insert(owner, part, veil, top.place() + 1, stroke);
   }

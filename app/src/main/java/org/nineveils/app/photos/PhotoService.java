@@ -67,7 +67,7 @@ public class PhotoService {
    * @throws org.nineveils.picture.PictureException with a sentence if it is no usable picture
    */
   public Photo add(Side side, String fileName, byte[] bytes) {
-    return add(side, fileName, () -> new ByteArrayInputStream(bytes));
+    return add(side, fileName, bytes.length, () -> new ByteArrayInputStream(bytes));
   }
 
   /** Where a file that comes in can be read from, as often as wanted. */
@@ -80,10 +80,10 @@ public class PhotoService {
   private record TakenIn(String sha, int width, int height, Picture small, Picture whole) {}
 
   /** The same for a file of which nothing is in memory before there is room for its picture. */
-  public Photo add(Side side, String fileName, Source file) {
+  public Photo add(Side side, String fileName, long length, Source file) {
     String plain = fileName.replace('\\', '/');
     String shown = plain.substring(plain.lastIndexOf('/') + 1);
-    TakenIn in = decoded.within(pixels(file, shown), () -> read(file, shown));
+    TakenIn in = decoded.within(pixels(file, length, shown), () -> read(file, shown));
     long id =
         journal.edit(
             scope(side),
@@ -97,9 +97,10 @@ public class PhotoService {
     return photo;
   }
 
-  private static long pixels(Source file, String name) {
+  private static long pixels(Source file, long length, String name) {
+    PictureReader.checkBytes(length, name);
     try (InputStream in = file.open()) {
-      return PictureReader.pixels(in, name);
+      return PictureReader.pixels(in, length, name);
     } catch (IOException e) {
       throw new UncheckedIOException("a file that came in could not be read", e);
     }

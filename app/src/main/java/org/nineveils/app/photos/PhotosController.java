@@ -56,7 +56,7 @@ class PhotosController {
   @ResponseBody
   Photo add(@PathVariable("side") String side, @RequestParam("file") MultipartFile file) {
     String name = file.getOriginalFilename() == null ? "photo" : file.getOriginalFilename();
-    return photos.add(Side.ofId(side), name, file::getInputStream);
+    return photos.add(Side.ofId(side), name, file.getSize(), file::getInputStream);
   }
 
   /** Gives photos a tag, or takes it off them. */

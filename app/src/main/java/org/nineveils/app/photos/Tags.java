@@ -1,8 +1,8 @@
 package org.nineveils.app.photos;
 
-import java.util.Locale;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import org.nineveils.app.undo.Journal;
@@ -64,7 +64,11 @@ public class Tags {
     boolean there = has.stream().anyMatch(t -> Names.key(t).equals(Names.key(tag)));
     if (!there && has.size() >= PhotoTags.MOST) {
       throw new Refusal(
-          String.format(Locale.ROOT, "“%s” has %d tags, and a photo has no more; nothing was changed.", photo.name(), PhotoTags.MOST));
+          String.format(
+              Locale.ROOT,
+              "“%s” has %d tags, and a photo has no more; nothing was changed.",
+              photo.name(),
+              PhotoTags.MOST));
     }
     store.add(photo.id(), tag);
   }

@@ -1,8 +1,8 @@
 package org.nineveils.app.proofs;
 
-import java.util.Locale;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.kits.EffectService;
@@ -178,7 +178,11 @@ public class Judging {
     String clean = Names.clean(reason);
     if (clean.length() > MAX_REASON) {
       throw new Refusal(
-          String.format(Locale.ROOT, "A reason has at most %d characters; this one has %d.", MAX_REASON, clean.length()));
+          String.format(
+              Locale.ROOT,
+              "A reason has at most %d characters; this one has %d.",
+              MAX_REASON,
+              clean.length()));
     }
     String where = photoId == null ? "everywhere" : "on " + name(photoId);
     String what = of.label().toLowerCase(java.util.Locale.ROOT);

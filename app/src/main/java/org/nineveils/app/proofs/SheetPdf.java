@@ -1,6 +1,5 @@
 package org.nineveils.app.proofs;
 
-import java.util.Locale;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -9,6 +8,7 @@ import java.io.OutputStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import javax.imageio.ImageIO;
@@ -178,7 +178,11 @@ final class SheetPdf {
           String title = "Proof sheet of %s".formatted(sheet.kit());
           pen.write(title, MARGIN, top - 10, 12, size.getWidth() / 2);
           pen.write(
-              String.format(Locale.ROOT, "%d of %d", i + 1, parts.size()), size.getWidth() - 80, top - 10, 8, 60);
+              String.format(Locale.ROOT, "%d of %d", i + 1, parts.size()),
+              size.getWidth() - 80,
+              top - 10,
+              8,
+              60);
           draw(doc, pen, sheet, parts.get(i), lines, top - 20);
         }
       }

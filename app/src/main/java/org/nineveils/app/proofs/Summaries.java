@@ -1,8 +1,8 @@
 package org.nineveils.app.proofs;
 
-import java.util.Locale;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.memory.Budget;
@@ -58,7 +58,8 @@ public class Summaries {
 
   /** By effect, for all effects of a kit. */
   public Map<Long, Summary> of(long kitId) {
-    String stamp = String.format(Locale.ROOT, "%d at %d and %d", kitId, journal.place(), readings.written());
+    String stamp =
+        String.format(Locale.ROOT, "%d at %d and %d", kitId, journal.place(), readings.written());
     return kept.get(stamp, () -> counted(kitId));
   }
 

@@ -1,7 +1,7 @@
 package org.nineveils.app.rack;
 
-import java.util.Locale;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.app.kits.Rows;
 import org.nineveils.app.memory.Budget;
@@ -108,7 +108,8 @@ public class Pieces {
     }
     String made = String.format(Locale.ROOT, "Proofed on %d of %d photos", p.made(), p.of());
     if (p.over() > 0) {
-      return String.format(Locale.ROOT, "%s, over a limit on %d: %s.", made, p.over(), proof.worst());
+      return String.format(
+          Locale.ROOT, "%s, over a limit on %d: %s.", made, p.over(), proof.worst());
     }
     return p.near() > 0
         ? String.format(Locale.ROOT, "%s, near a limit on %d: %s.", made, p.near(), proof.worst())

@@ -1,7 +1,7 @@
 package org.nineveils.app.rack;
 
-import java.util.Locale;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.app.kits.EffectService;
 import org.nineveils.app.kits.EffectTags;
@@ -82,7 +82,10 @@ class RackApi {
   Map<String, Object> copy(@PathVariable("kit") long kit, @RequestBody String body) {
     Fields f = request(body);
     List<Long> made = filing.copy(picked(f), f.whole("section"));
-    String said = made.size() == 1 ? "Copied." : String.format(Locale.ROOT, "%d effects were copied.", made.size());
+    String said =
+        made.size() == 1
+            ? "Copied."
+            : String.format(Locale.ROOT, "%d effects were copied.", made.size());
     return rack.after(kit, said, made);
   }
 
@@ -118,7 +121,8 @@ class RackApi {
   Map<String, Object> plan(@PathVariable("kit") long kit, @RequestBody String body) {
     Fields f = request(body);
     List<Long> made = filing.plan(f.whole("section"), f.text("names").lines().toList());
-    String said = made.size() == 1 ? "" : String.format(Locale.ROOT, "%d effects are planned.", made.size());
+    String said =
+        made.size() == 1 ? "" : String.format(Locale.ROOT, "%d effects are planned.", made.size());
     return rack.after(kit, said, made);
   }
 

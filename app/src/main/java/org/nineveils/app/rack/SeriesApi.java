@@ -1,7 +1,7 @@
 package org.nineveils.app.rack;
 
-import java.util.Locale;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.kits.EffectService;
@@ -96,7 +96,8 @@ class SeriesApi {
   Map<String, Object> make(@PathVariable("effect") long id, @RequestBody String body) {
     Rows.Effect row = effects.get(id);
     List<Long> made = filing.series(id, steps(row, Json.read(body, "The request")));
-    String said = String.format(Locale.ROOT, "%d effects were made from “%s”.", made.size(), row.name());
+    String said =
+        String.format(Locale.ROOT, "%d effects were made from “%s”.", made.size(), row.name());
     return rack.after(row.kitId(), said, made);
   }
 

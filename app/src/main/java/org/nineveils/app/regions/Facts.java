@@ -16,7 +16,8 @@ public final class Facts {
   static List<List<String>> words(PhotoFacts facts) {
     return List.of(
         List.of("Skin", skin(facts)),
-        List.of("Lightness", String.format(Locale.ROOT, "L* %.0f in the median", facts.lightness())),
+        List.of(
+            "Lightness", String.format(Locale.ROOT, "L* %.0f in the median", facts.lightness())),
         List.of("Near black", percent(facts.nearBlack())),
         List.of("Near white", percent(facts.nearWhite())),
         List.of("Neutral tones", cast(facts)));
@@ -46,7 +47,8 @@ public final class Facts {
         .depth()
         .map(
             d ->
-                String.format(Locale.ROOT, "%s (ITA %.0f°)", d.word(), SkinDepth.angle(facts.skin()))
+                String.format(
+                        Locale.ROOT, "%s (ITA %.0f°)", d.word(), SkinDepth.angle(facts.skin()))
                     .replace("-", "−"))
         .orElse("not judged: colour cast");
   }

@@ -1,8 +1,8 @@
 package org.nineveils.app.regions;
 
-import java.util.Locale;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.nineveils.app.data.Blobs;
@@ -242,13 +242,15 @@ public class RegionService {
     double wanted = photo.width() / (double) photo.height();
     if (Math.abs(shape / wanted - 1) > 0.01) {
       throw new org.nineveils.refusal.Refusal(
-          String.format(Locale.ROOT, "%s has %d × %d pixels, which is not the shape of “%s” (%d × %d).", 
-                  fileName,
-                  grey.width(),
-                  grey.height(),
-                  photo.name(),
-                  photo.width(),
-                  photo.height()));
+          String.format(
+              Locale.ROOT,
+              "%s has %d × %d pixels, which is not the shape of “%s” (%d × %d).",
+              fileName,
+              grey.width(),
+              grey.height(),
+              photo.name(),
+              photo.width(),
+              photo.height()));
     }
   }
 

@@ -54,7 +54,12 @@ public class PlacedPictures implements Shelf {
   public String take(String fileName, byte[] file) {
     if (file.length > Limits.RELEASE_ENTRY_BYTES) {
       throw new Refusal(
-          String.format(Locale.ROOT, "“%s” has %d MB; a picture that goes into effects may have %d MB.", fileName, file.length >> 20, Limits.RELEASE_ENTRY_BYTES >> 20));
+          String.format(
+              Locale.ROOT,
+              "“%s” has %d MB; a picture that goes into effects may have %d MB.",
+              fileName,
+              file.length >> 20,
+              Limits.RELEASE_ENTRY_BYTES >> 20));
     }
     PictureFormat.ofBytes(file, fileName);
     Picture picture = PictureReader.read(file, fileName);

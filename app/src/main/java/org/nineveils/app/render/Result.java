@@ -25,7 +25,12 @@ public record Result(PictureFormat format, int quality, boolean discreet, int lo
     PictureFormat.checkQuality(quality);
     if (longSide != 0 && (longSide < LEAST_SIDE || longSide > Limits.PICTURE_SIDE)) {
       throw new Refusal(
-          String.format(Locale.ROOT, "The long side of a result is %d to %d pixels, but %d were asked for.", LEAST_SIDE, Limits.PICTURE_SIDE, longSide));
+          String.format(
+              Locale.ROOT,
+              "The long side of a result is %d to %d pixels, but %d were asked for.",
+              LEAST_SIDE,
+              Limits.PICTURE_SIDE,
+              longSide));
     }
   }
 

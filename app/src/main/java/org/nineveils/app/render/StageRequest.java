@@ -26,7 +26,11 @@ public record StageRequest(
     int longSide = f.whole("longSide");
     if (longSide < 1 || longSide > MAX_LONG_SIDE) {
       throw new Refusal(
-          String.format(Locale.ROOT, "The long side must be 1 to %d pixels, but was %d.", MAX_LONG_SIDE, longSide));
+          String.format(
+              Locale.ROOT,
+              "The long side must be 1 to %d pixels, but was %d.",
+              MAX_LONG_SIDE,
+              longSide));
     }
     Area area = null;
     if (f.has("area")) {
@@ -45,7 +49,13 @@ public record StageRequest(
   private static Area area(int x, int y, int width, int height) {
     if (x < 0 || y < 0 || width < 1 || height < 1) {
       throw new Refusal(
-          String.format(Locale.ROOT, "The wanted part of the picture must hold a pixel and begin within it, but was %d, %d, %d × %d.", x, y, width, height));
+          String.format(
+              Locale.ROOT,
+              "The wanted part of the picture must hold a pixel and begin within it, but was %d, %d, %d × %d.",
+              x,
+              y,
+              width,
+              height));
     }
     return new Area(x, y, width, height);
   }

@@ -33,8 +33,8 @@ import org.springframework.stereotype.Component;
  * The stall of another house on this machine, whose address the setting {@code nineveils.stall}
  * gives: what is not out here is asked for there. Without the setting there is none.
  *
- * <p>What is new there is asked for behind the pages, which take what was known last: a house that is
- * slow, closed or talks nonsense keeps no page waiting.
+ * <p>What is new there is asked for behind the pages, which take what was known last: a house that
+ * is slow, closed or talks nonsense keeps no page waiting.
  */
 @Component
 class Elsewhere {
@@ -163,7 +163,8 @@ class Elsewhere {
     }
     if (answer.status() == 401 || answer.location().contains("/log-in")) {
       throw new Refusal(
-          "The stall at %s asks for a password, so nothing can be fetched there.".formatted(address));
+          "The stall at %s asks for a password, so nothing can be fetched there."
+              .formatted(address));
     }
     if (answer.status() == 404) {
       return Optional.empty();
@@ -177,8 +178,8 @@ class Elsewhere {
   }
 
   /**
-   * The highest version that is out there under a code, as it was known last; empty too where nothing
-   * is known. Only what was never asked for is waited for, and only a moment.
+   * The highest version that is out there under a code, as it was known last; empty too where
+   * nothing is known. Only what was never asked for is waited for, and only a moment.
    */
   Optional<String> newest(String letters) {
     if (address.isEmpty()) {

@@ -1,6 +1,5 @@
 package org.nineveils.app.start;
 
-import java.util.Locale;
 import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -14,6 +13,7 @@ import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.Locale;
 import java.util.Map;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
@@ -47,15 +47,17 @@ public final class BackupFile {
   public record Facts(String at, boolean photos, int kits, int effects, int files) {
     /** In a sentence. */
     public String words() {
-      return String.format(Locale.ROOT, "A backup of %s with %d %s, %d %s and %d kept %s%s.", 
-              at.replace('T', ' ').replaceFirst(":\\d\\dZ$", ""),
-              kits,
-              kits == 1 ? "kit" : "kits",
-              effects,
-              effects == 1 ? "effect" : "effects",
-              files,
-              files == 1 ? "file" : "files",
-              photos ? "" : ", without photos");
+      return String.format(
+          Locale.ROOT,
+          "A backup of %s with %d %s, %d %s and %d kept %s%s.",
+          at.replace('T', ' ').replaceFirst(":\\d\\dZ$", ""),
+          kits,
+          kits == 1 ? "kit" : "kits",
+          effects,
+          effects == 1 ? "effect" : "effects",
+          files,
+          files == 1 ? "file" : "files",
+          photos ? "" : ", without photos");
     }
   }
 

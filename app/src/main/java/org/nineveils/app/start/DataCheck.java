@@ -36,7 +36,7 @@ public final class DataCheck implements AutoCloseable {
 
   private static final String RESERVE = "reserve";
   private static final int RESERVE_BYTES = 4 << 20;
-  private static final long PLENTY = 64L << 20;
+  private static final int SHARE_HELD_BACK = 4;
   private static final int BUSY_MS = 3000;
 
   private final Path folder;
@@ -95,18 +95,39 @@ public final class DataCheck implements AutoCloseable {
     }
   }
 
-  /** A little is held back, so that the database can be opened also when the disk is full. */
+  /**
+   * A little is held back, so that the database can be opened also when the disk is full: as much
+   * as there is room for. Where nothing is held back, small pictures go, which are made anew.
+   */
   private void makeRoom() {
     Path reserve = folder.resolve(RESERVE);
     try {
       long free = Files.getFileStore(folder).getUsableSpace();
-      if (free < RESERVE_BYTES) {
-        Files.deleteIfExists(reserve);
-      } else if (free > PLENTY && !Files.exists(reserve)) {
-        Files.write(reserve, new byte[RESERVE_BYTES]);
+      if (free < RESERVE_BYTES && Files.exists(database())) {
+        if (!Files.deleteIfExists(reserve)) {
+          forgetSmallPictures();
+        }
+      } else if (!Files.exists(reserve)) {
+        Files.write(reserve, new byte[(int) Math.min(RESERVE_BYTES, free / SHARE_HELD_BACK)]);
       }
     } catch (IOException e) {
       // without it a start on a full disk may fail with a sentence
+    }
+  }
+
+  private void forgetSmallPictures() throws IOException {
+    Path pictures = folder.resolve("thumbnails");
+    if (!Files.isDirectory(pictures)) {
+      return;
+    }
+    long gone = 0;
+    try (Stream<Path> all = Files.walk(pictures)) {
+      for (Path file : all.filter(Files::isRegularFile).toList()) {
+        if (gone < RESERVE_BYTES) {
+          gone += Files.size(file);
+          Files.deleteIfExists(file);
+        }
+      }
     }
   }
 
@@ -160,6 +181,8 @@ public final class DataCheck implements AutoCloseable {
     try {
       Files.copy(copy, folder.resolve("restoring"), StandardCopyOption.REPLACE_EXISTING);
       putInPlace();
+    } catch (Refusal e) {
+      throw new CannotStart("%s: %s".formatted(copy.getFileName(), e.getMessage()), e);
     } catch (IOException e) {
       throw new CannotStart("The daily copy %s could not be put in place.".formatted(copy), e);
     }
@@ -175,14 +198,25 @@ public final class DataCheck implements AutoCloseable {
       BackupFile.unpack(backup, folder);
       putInPlace();
     } catch (Refusal e) {
-      throw new CannotStart(e.getMessage(), e);
+      String said = e.getMessage().startsWith("“") ? "" : backup.getFileName() + ": ";
+      throw new CannotStart(said + e.getMessage(), e);
     } catch (IOException e) {
       throw new CannotStart("The backup %s could not be put in place.".formatted(backup), e);
     }
   }
 
-  /** The database that lies ready takes its place; the one that was there is set aside. */
+  /**
+   * The database that lies ready takes its place, as a clean copy; the one that was there is set
+   * aside.
+   */
   private void putInPlace() throws IOException {
+    Path ready = folder.resolve("restoring");
+    try {
+      CleanCopy.of(ready);
+    } catch (Refusal | IOException e) {
+      Files.deleteIfExists(ready);
+      throw e;
+    }
     String mark = String.valueOf(System.currentTimeMillis());
     for (String ending : new String[] {"", "-wal", "-shm"}) {
       Path file = folder.resolve(DATABASE + ending);
@@ -190,7 +224,7 @@ public final class DataCheck implements AutoCloseable {
         Files.move(file, folder.resolve("set-aside-" + mark + "-" + DATABASE + ending));
       }
     }
-    Files.move(folder.resolve("restoring"), database(), StandardCopyOption.ATOMIC_MOVE);
+    Files.move(ready, database(), StandardCopyOption.ATOMIC_MOVE);
   }
 
   private void databaseIsWhole(boolean fresh) {
@@ -215,6 +249,11 @@ public final class DataCheck implements AutoCloseable {
           throw damaged(null);
         }
       }
+      if (isNewer(ask)) {
+        throw new CannotStart(
+            "The database %s was made by a newer version of Nine Veils; start that one. Nothing was changed."
+                .formatted(database()));
+      }
       ask.execute("begin immediate");
       ask.execute("rollback");
     } catch (SQLException e) {
@@ -232,6 +271,16 @@ public final class DataCheck implements AutoCloseable {
         throw new CannotStart("The database %s cannot be opened.".formatted(database()), e);
       }
     }
+  }
+
+  private static boolean isNewer(Statement ask) throws SQLException {
+    try (ResultSet there =
+        ask.executeQuery("select 1 from sqlite_master where name = 'flyway_schema_history'")) {
+      if (!there.next()) {
+        return false; // nothing was migrated yet
+      }
+    }
+    return CleanCopy.version(ask) > CleanCopy.NEWEST;
   }
 
   private CannotStart damaged(SQLException cause) {

@@ -1,12 +1,12 @@
 package org.nineveils.app.undo;
 
-import java.util.Locale;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -157,11 +157,13 @@ final class Replay {
   /** The sentence by which it is asked whether later work may go with what is taken back. */
   Obstacle asks(Edit edit, int holds) {
     return new Obstacle(
-        String.format(Locale.ROOT, "%s “%s” also takes away what was made in it since: %d %s. Nothing is lost: it can be brought back.", 
-                edit.isDone() ? "Taking back" : "Doing again",
-                edit.label(),
-                holds,
-                holds == 1 ? "change" : "changes"),
+        String.format(
+            Locale.ROOT,
+            "%s “%s” also takes away what was made in it since: %d %s. Nothing is lost: it can be brought back.",
+            edit.isDone() ? "Taking back" : "Doing again",
+            edit.label(),
+            holds,
+            holds == 1 ? "change" : "changes"),
         List.of(new Offer(edit.isDone() ? "Take it back" : "Do it again", "sure=true")));
   }
 

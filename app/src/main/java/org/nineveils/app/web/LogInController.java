@@ -28,7 +28,9 @@ class LogInController {
     if (wrong != null) {
       said = "This is not the password.";
     } else if (wait != null && seconds > 0) {
-      said = String.format(Locale.ROOT, "After a wrong password the next one is looked at in %d s.", seconds);
+      said =
+          String.format(
+              Locale.ROOT, "After a wrong password the next one is looked at in %d s.", seconds);
     }
     model.addAttribute("said", said);
     return "web/log-in";

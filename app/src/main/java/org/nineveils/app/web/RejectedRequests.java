@@ -1,9 +1,9 @@
 package org.nineveils.app.web;
 
-import java.util.Locale;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Locale;
 import org.springframework.security.web.firewall.RequestRejectedException;
 import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.stereotype.Component;
@@ -19,6 +19,9 @@ class RejectedRequests implements RequestRejectedHandler {
         request,
         response,
         HttpServletResponse.SC_BAD_REQUEST,
-        String.format(Locale.ROOT, "Nine Veils does not answer at this address. Open it as http://127.0.0.1:%d/ on this machine.", request.getLocalPort()));
+        String.format(
+            Locale.ROOT,
+            "Nine Veils does not answer at this address. Open it as http://127.0.0.1:%d/ on this machine.",
+            request.getLocalPort()));
   }
 }

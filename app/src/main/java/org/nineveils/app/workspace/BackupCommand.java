@@ -3,6 +3,8 @@ package org.nineveils.app.workspace;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.nineveils.app.fault.Faults;
+import org.nineveils.app.start.CannotStart;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -25,15 +27,22 @@ class BackupCommand implements ApplicationRunner {
   }
 
   @Override
-  public void run(ApplicationArguments arguments) throws IOException {
+  public void run(ApplicationArguments arguments) {
     if (file.isEmpty()) {
       return;
     }
     Path to = Path.of(file);
     if (Files.exists(to)) {
-      System.out.printf("There is a file %s already; it was not overwritten.%n", to);
-      return;
+      throw new CannotStart("There is a file %s already; it was not overwritten.".formatted(to));
     }
-    System.out.println(backups.write(to, photos).words());
+    try {
+      System.out.println(backups.write(to, photos).words());
+    } catch (IOException | RuntimeException e) {
+      String machine = Faults.sentence(e);
+      String why = machine.isEmpty() ? "it could not be written or read back" : machine;
+      throw new CannotStart(
+          "There is no backup: %s. Nothing of it was left.".formatted(why.replaceFirst("\\.$", "")),
+          e);
+    }
   }
 }

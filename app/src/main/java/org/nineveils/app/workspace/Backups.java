@@ -1,6 +1,5 @@
 package org.nineveils.app.workspace;
 
-import java.util.Locale;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,7 +12,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.HashSet;
-import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import org.nineveils.app.data.Blobs;
@@ -24,6 +23,7 @@ import org.nineveils.app.jobs.JobRun;
 import org.nineveils.app.jobs.Jobs;
 import org.nineveils.app.start.BackupFile;
 import org.nineveils.document.Json;
+import org.nineveils.refusal.Refusal;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -36,12 +36,22 @@ class Backups implements JobKind {
 
   private final JdbcClient db;
   private final Blobs blobs;
+  private final Named named;
+  private final Keeping keeping;
   private final Clock clock;
   private final ObjectProvider<Jobs> jobs;
 
-  Backups(JdbcClient db, Blobs blobs, Clock clock, ObjectProvider<Jobs> jobs) {
+  Backups(
+      JdbcClient db,
+      Blobs blobs,
+      Named named,
+      Keeping keeping,
+      Clock clock,
+      ObjectProvider<Jobs> jobs) {
     this.db = db;
     this.blobs = blobs;
+    this.named = named;
+    this.keeping = keeping;
     this.clock = clock;
     this.jobs = jobs;
   }
@@ -64,45 +74,85 @@ class Backups implements JobKind {
   @Override
   public void run(JobRun run) throws IOException {
     boolean photos = run.request().flag("photos", true);
-    Path copy = run.folder().resolve("database.part");
     Path file = run.folder().resolve("backup.zip");
-    try {
-      Set<String> files = copy(copy, photos);
-      run.total(files.size(), 0);
-      try (BackupFile.Writer out = new BackupFile.Writer(file, facts(photos, files), copy)) {
-        run.each(
-            List.copyOf(files),
-            false,
-            sha -> "A kept file",
-            sha -> 0,
-            sha -> out.file(sha, blobs.file(sha)));
-      }
-    } finally {
-      Files.deleteIfExists(copy);
-    }
-    if (run.isStopped()) {
-      Files.deleteIfExists(file);
+    boolean made =
+        written(
+            file,
+            photos,
+            (files, out) -> {
+              run.total(files.size(), 0);
+              for (String sha : files) {
+                if (run.isStopped()) {
+                  return false;
+                }
+                out.file(sha, blobs.file(sha));
+                run.done();
+              }
+              return true;
+            });
+    if (!made) {
       return;
     }
     String day = LocalDate.now(clock.withZone(ZoneOffset.UTC)).toString();
     run.result("backup.zip", "nine-veils-%s.backup.zip".formatted(day));
-    run.said(String.format(Locale.ROOT, "%,d MB in one file.", Math.max(1, Files.size(file) >> 20)));
+    run.said(
+        String.format(
+            Locale.ROOT,
+            "%,d MB in one file, read back whole.",
+            Math.max(1, Files.size(file) >> 20)));
   }
 
-  /** The same at once, to a file that is not there yet. */
+  /**
+   * The same at once, to a file that is not there yet.
+   *
+   * @throws IOException where it could not be written; nothing of it is left then
+   */
   BackupFile.Facts write(Path file, boolean photos) throws IOException {
-    Path copy = file.resolveSibling(file.getFileName() + ".part");
+    written(
+        file,
+        photos,
+        (files, out) -> {
+          for (String sha : files) {
+            out.file(sha, blobs.file(sha));
+          }
+          return true;
+        });
+    return BackupFile.check(file);
+  }
+
+  /** Writes kept files into a backup; false where it was stopped. */
+  private interface Filling {
+    boolean fill(Set<String> files, BackupFile.Writer out) throws IOException;
+  }
+
+  /**
+   * Writes a backup aside, checks it whole as a restore would, and only then gives it its name:
+   * what cannot be restored is never handed out. A file that cannot be read ends it.
+   *
+   * @return false where it was stopped; nothing is left then, nor where it fails
+   */
+  private boolean written(Path file, boolean photos, Filling filling) throws IOException {
+    Path copy = file.resolveSibling(file.getFileName() + ".database.part");
+    Path aside = file.resolveSibling(file.getFileName() + ".part");
+    boolean free = keeping.backupBegins();
+    if (!free) {
+      throw new Refusal("The folder is being tidied; make the backup when that is done.");
+    }
     try {
       Set<String> files = copy(copy, photos);
-      BackupFile.Facts facts = facts(photos, files);
-      try (BackupFile.Writer out = new BackupFile.Writer(file, facts, copy)) {
-        for (String sha : files) {
-          out.file(sha, blobs.file(sha));
-        }
+      boolean whole;
+      try (BackupFile.Writer out = new BackupFile.Writer(aside, facts(photos, files), copy)) {
+        whole = filling.fill(files, out);
       }
-      return facts;
+      if (whole) {
+        BackupFile.check(aside);
+        Files.move(aside, file);
+      }
+      return whole;
     } finally {
+      keeping.backupEnded();
       Files.deleteIfExists(copy);
+      Files.deleteIfExists(aside);
     }
   }
 
@@ -127,8 +177,11 @@ class Backups implements JobKind {
   private Set<String> copy(Path to, boolean photos) throws IOException {
     Files.deleteIfExists(to);
     Room.check(to.getParent(), room());
+    Set<String> names = named.all();
     db.sql("vacuum into ?").param(to.toString()).update();
     Set<String> files = new TreeSet<>(blobs.all().keySet()); // after it: all that it names is there
+    names.addAll(named.all());
+    files.retainAll(names); // what nothing names is no part of the workspace
     if (!photos) {
       files.removeAll(new HashSet<>(db.sql("select sha from photo").query(String.class).list()));
       withoutPhotos(to);

@@ -1,12 +1,12 @@
 package org.nineveils.app.workspace;
 
-import java.util.Locale;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Files that nobody needs any more.

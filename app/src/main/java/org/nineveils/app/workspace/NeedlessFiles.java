@@ -75,10 +75,28 @@ class NeedlessFiles {
 
   private List<Needless.Found> parts() {
     List<Needless.Found> out = new ArrayList<>();
-    for (String room : List.of("files", "thumbnails", "copies")) {
+    for (String room : List.of("files", "thumbnails", "copies", "jobs")) {
       out.addAll(walk(room, JUST_WRITTEN, file -> file.toString().endsWith(".part")));
     }
+    out.addAll(beside());
     return out;
+  }
+
+  /** What a killed restore or backup leaves in the data folder itself. */
+  private List<Needless.Found> beside() {
+    Instant before = clock.instant().minus(JUST_WRITTEN);
+    List<Needless.Found> out = new ArrayList<>();
+    try (Stream<Path> all = Files.list(folder)) {
+      for (Path file : all.filter(Files::isRegularFile).toList()) {
+        String name = file.getFileName().toString();
+        if (name.endsWith(".part") || name.matches("restoring(\\.clean)?(-wal|-shm|-journal)?")) {
+          found(file).filter(f -> f.written().isBefore(before)).ifPresent(out::add);
+        }
+      }
+      return out;
+    } catch (IOException e) {
+      throw new UncheckedIOException("the data folder cannot be listed", e);
+    }
   }
 
   private List<Needless.Found> oldResults() {
@@ -106,9 +124,20 @@ class NeedlessFiles {
         found(file).filter(f -> f.written().isBefore(before)).ifPresent(out::add);
       }
       return out;
-    } catch (IOException e) {
-      throw new UncheckedIOException("the data folder cannot be listed", e);
+    } catch (IOException | UncheckedIOException e) {
+      if (isGone(e)) {
+        return walk(room, age, wanted); // a folder went while it was listed
+      }
+      throw new UncheckedIOException("the data folder cannot be listed", cause(e));
     }
+  }
+
+  private static boolean isGone(Exception e) {
+    return e instanceof NoSuchFileException || e.getCause() instanceof NoSuchFileException;
+  }
+
+  private static IOException cause(Exception e) {
+    return e instanceof IOException io ? io : ((UncheckedIOException) e).getCause();
   }
 
   private static Optional<Needless.Found> found(Path file) throws IOException {

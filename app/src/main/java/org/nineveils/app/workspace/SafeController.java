@@ -1,6 +1,5 @@
 package org.nineveils.app.workspace;
 
-import java.util.Locale;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -9,6 +8,7 @@ import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.nineveils.app.data.DataFolder;
@@ -74,7 +74,9 @@ class SafeController {
   }
 
   private static String size(long bytes) {
-    return bytes < 100_000 ? String.format(Locale.ROOT, "%d kB", bytes / 1000) : String.format(Locale.ROOT, "%.1f MB", bytes / 1e6);
+    return bytes < 100_000
+        ? String.format(Locale.ROOT, "%d kB", bytes / 1000)
+        : String.format(Locale.ROOT, "%.1f MB", bytes / 1e6);
   }
 
   /** The days of the daily copies, the newest first, with their sizes. */

@@ -1,6 +1,5 @@
 package org.nineveils.app.workspace;
 
-import java.util.Locale;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -8,12 +7,16 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import org.nineveils.app.data.DataFolder;
 import org.nineveils.app.data.Room;
 import org.nineveils.app.jobs.JobKind;
 import org.nineveils.app.jobs.JobRun;
 import org.nineveils.app.jobs.Jobs;
 import org.nineveils.app.start.DataCheck;
+import org.nineveils.refusal.Refusal;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.env.Environment;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -25,6 +28,7 @@ import org.springframework.stereotype.Service;
  */
 @Service
 public class Tidy implements JobKind {
+  private static final Logger LOG = LoggerFactory.getLogger(Tidy.class);
   private static final String ID = "tidy";
   private static final Duration UNDO = Duration.ofDays(90);
   private static final double FREE_SHARE = 0.25;
@@ -32,6 +36,7 @@ public class Tidy implements JobKind {
   private final Path folder;
   private final JdbcClient db;
   private final NeedlessFiles needless;
+  private final Keeping keeping;
   private final Clock clock;
   private final ObjectProvider<Jobs> jobs;
 
@@ -39,11 +44,13 @@ public class Tidy implements JobKind {
       Environment environment,
       JdbcClient db,
       NeedlessFiles needless,
+      Keeping keeping,
       Clock clock,
       ObjectProvider<Jobs> jobs) {
     this.folder = DataFolder.path(environment);
     this.db = db;
     this.needless = needless;
+    this.keeping = keeping;
     this.clock = clock;
     this.jobs = jobs;
   }
@@ -68,8 +75,24 @@ public class Tidy implements JobKind {
     run.said(tidy());
   }
 
-  /** Lets all of it go. @return what went, in a sentence */
+  /**
+   * Lets all of it go.
+   *
+   * @return what went, in a sentence
+   * @throws Refusal with a sentence while a backup is being made, which reads those files
+   */
   public String tidy() {
+    if (!keeping.tidyingBegins()) {
+      throw new Refusal("A backup is being made, or it is being tidied already; try again then.");
+    }
+    try {
+      return tidied();
+    } finally {
+      keeping.tidyingEnded();
+    }
+  }
+
+  private String tidied() {
     int files = 0;
     long bytes = 0;
     forgetOldSteps();
@@ -81,7 +104,7 @@ public class Tidy implements JobKind {
             bytes += file.bytes();
           }
         } catch (IOException e) {
-          throw new UncheckedIOException("a file could not be removed", e);
+          LOG.warn("a file could not be removed: {}", file.path(), e); // the others go all the same
         }
       }
     }
@@ -91,7 +114,12 @@ public class Tidy implements JobKind {
     bytes += vacuum();
     return files == 0 && bytes == 0
         ? "There was nothing to tidy."
-        : String.format(Locale.ROOT, "%d %s went, %.1f MB are free again.", files, files == 1 ? "file" : "files", bytes / 1048576.0);
+        : String.format(
+            Locale.ROOT,
+            "%d %s went, %.1f MB are free again.",
+            files,
+            files == 1 ? "file" : "files",
+            bytes / 1048576.0);
   }
 
   /** A scope that nobody touched for long starts where it is now; what was set aside stays. */

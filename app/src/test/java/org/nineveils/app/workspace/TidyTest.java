@@ -45,7 +45,7 @@ class TidyTest {
     Clock clock = Clock.fixed(NOW, ZoneOffset.UTC);
     Named named = new Named(database.client(), blobs);
     NeedlessFiles needless = new NeedlessFiles(environment, database.client(), blobs, named, clock);
-    tidy = new Tidy(environment, database.client(), needless, clock, null);
+    tidy = new Tidy(environment, database.client(), needless, new Keeping(), clock, null);
   }
 
   @AfterEach

@@ -26,7 +26,10 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
   static final int MAKER_NOTE = 0x927C;
 
   private static final int SMALL_AT = 0x0201; // of the small picture, in the second directory
-  private static final int INTEROPERABILITY = 0xA005;
+  static final int INTEROPERABILITY = 0xA005;
+
+  /** Profile of the colours; where it is large, it is known to be there and not kept. */
+  static final int PROFILE = 0x8773;
 
   private static final int MOST_FIELDS = 500;
   private static final int MOST_BYTES = 256 * 1024;
@@ -118,7 +121,13 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
       int tag = in.getShort(at) & 0xffff;
       int type = in.getShort(at + 2) & 0xffff;
       long values = in.getInt(at + 4) & 0xffffffffL;
-      if (type == 0 || type >= SIZES.length || values * SIZES[type] > Math.min(MOST_BYTES, left)) {
+      if (type == 0 || type >= SIZES.length) {
+        return;
+      }
+      if (values * SIZES[type] > Math.min(MOST_BYTES, left)) {
+        if (tag == PROFILE) {
+          out.fields.put(tag, new Field(type, 0, new byte[0], 0));
+        }
         return;
       }
       if (tag == EXIF || tag == GPS || tag == INTEROPERABILITY) {

@@ -13,6 +13,7 @@ public final class PhotoData {
   /** Nothing. */
   public static final PhotoData NONE = new PhotoData(null, null, null, null);
 
+  private static final int BITS = 0x0102;
   private static final int DESCRIPTION = 0x010E;
   private static final int MAKE = 0x010F;
   private static final int MODEL = 0x0110;
@@ -170,12 +171,55 @@ public final class PhotoData {
 
   /** How the picture is to be turned to be upright, 1…8 (Exif 2.32, 4.6.5.A); 1 where none says. */
   public int orientation() {
-    Directory.Field f = exif == null ? null : exif.fields().get(ORIENTATION);
-    if (f == null || f.type() != 3 || f.bytes().length < 2) {
-      return 1;
-    }
-    int said = ByteBuffer.wrap(f.bytes()).order(exif.order()).getShort(0);
+    int said = number(exif, ORIENTATION);
     return said >= 1 && said <= 8 ? said : 1;
+  }
+
+  /**
+   * Bits of the first sample of a pixel where a TIFF says so (TIFF 6.0, section 8); 0 otherwise.
+   */
+  public int bits() {
+    return Math.max(0, number(exif, BITS));
+  }
+
+  /** Whether a TIFF carries a profile of its colours (ICC.1:2022, B.5). */
+  public boolean hasProfile() {
+    return exif != null && exif.fields().containsKey(Directory.PROFILE);
+  }
+
+  /**
+   * The colour space that a camera names by a number (Exif 2.32, 4.6.5.B); −1 where it does not.
+   */
+  public int colourSpace() {
+    return number(below(exif, Directory.EXIF), COLOUR_SPACE);
+  }
+
+  /**
+   * The rule of interoperability that a camera names (Exif 2.32, 4.6.7); empty where it does not.
+   */
+  public String interoperability() {
+    Directory d = below(below(exif, Directory.EXIF), Directory.INTEROPERABILITY);
+    Directory.Field f = d == null ? null : d.fields().get(1);
+    return f == null ? "" : new String(f.bytes(), StandardCharsets.US_ASCII);
+  }
+
+  private static Directory below(Directory of, int tag) {
+    return of == null ? null : of.below().get(tag);
+  }
+
+  /** The first value of a field of whole numbers; −1 where there is none. */
+  private static int number(Directory in, int tag) {
+    Directory.Field f = in == null ? null : in.fields().get(tag);
+    if (f == null || f.count() < 1) {
+      return -1;
+    }
+    ByteBuffer b = ByteBuffer.wrap(f.bytes()).order(in.order());
+    return switch (f.type()) {
+      case 1 -> b.get(0) & 0xff;
+      case 3 -> b.getShort(0) & 0xffff;
+      case 4 -> b.getInt(0);
+      default -> -1;
+    };
   }
 
   /** Pixels per inch, 0 where that is not known. */

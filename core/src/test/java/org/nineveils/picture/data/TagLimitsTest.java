@@ -95,4 +95,17 @@ class TagLimitsTest {
         .isInstanceOf(PictureException.class)
         .hasMessageContaining("given.tif");
   }
+
+  /** What a decoder makes of it is bounded too. */
+  @Test
+  void aTiffOfManyFieldsThatNameTheSameBytesTakesLittle() {
+    com.sun.management.ThreadMXBean threads =
+        (com.sun.management.ThreadMXBean) java.lang.management.ManagementFactory.getThreadMXBean();
+    byte[] tiff = block(40, 250_000);
+    long before = threads.getCurrentThreadAllocatedBytes();
+    assertThatCode(() -> PictureReader.read(tiff, "given.tif"))
+        .isInstanceOf(PictureException.class);
+    long taken = threads.getCurrentThreadAllocatedBytes() - before;
+    assertThat(taken).isLessThan(30_000_000);
+  }
 }
