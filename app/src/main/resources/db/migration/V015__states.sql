@@ -10,3 +10,13 @@ create table unsigned_mark (
   mark_key text primary key,
   since text not null
 );
+
+-- Names and tags are found as they are written and as they are compared: “Straße” by “strasse” too.
+drop view effect_words;
+create view effect_words as
+select e.id, iif(lower(e.name) = e.name_key, e.name, e.name || ' ' || e.name_key) as name,
+  coalesce(e.doc ->> '$.note', '') as note,
+  coalesce((select group_concat(coalesce(v.value ->> '$.name', ''), ' ') from json_each(e.doc, '$.veils') v where v.type = 'object'), '') as veils,
+  coalesce((select group_concat(iif(lower(t.tag) = t.tag_key, t.tag, t.tag || ' ' || t.tag_key), ' ') from effect_tag t where t.effect_id = e.id), '') as tags
+from (select id, name, name_key, iif(json_valid(doc), doc, '{}') as doc from effect) e;
+update effect_text set (name, tags) = (select name, tags from effect_words w where w.id = effect_text.rowid);

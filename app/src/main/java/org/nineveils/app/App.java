@@ -1,5 +1,7 @@
 package org.nineveils.app;
 
+import java.util.Locale;
+import org.nineveils.app.start.LastResort;
 import org.nineveils.app.start.Rehearsal;
 import org.nineveils.app.start.StartFault;
 import org.nineveils.app.web.Announcement;
@@ -10,7 +12,13 @@ import org.springframework.context.ConfigurableApplicationContext;
 /** Starts the application. What keeps it from starting is one sentence, and exit status 1. */
 @SpringBootApplication(proxyBeanMethods = false)
 public class App {
+  static {
+    // What is stored and sent is the same whatever the machine is set to: digits, signs, letters.
+    Locale.setDefault(Locale.ROOT);
+  }
+
   public static void main(String[] args) {
+    Thread.setDefaultUncaughtExceptionHandler(new LastResort());
     try {
       ConfigurableApplicationContext running = SpringApplication.run(App.class, args);
       boolean rehearsal = running.getEnvironment().containsProperty("nineveils.rehearsal");

@@ -8,7 +8,7 @@ import { say, sayFault } from "../web/say.js";
 import { batchResults } from "./batch-results.js";
 
 const LOOK_EVERY_MS = 700;
-const PICTURE = /\.(jpe?g|png|tiff?)$/i;
+const PICTURE = /\.(jpe?g|png|tiff?|webp)$/i;
 
 /**
  * @param dialog element

@@ -10,6 +10,7 @@ import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Locale;
 import org.nineveils.document.DocumentException;
 import org.nineveils.picture.PictureException;
 import org.nineveils.refusal.Refusal;
@@ -37,6 +38,11 @@ import picocli.CommandLine.Command;
     })
 public final class Main {
   private Main() {}
+
+  static {
+    // What is written is the same whatever the machine is set to.
+    Locale.setDefault(Locale.ROOT);
+  }
 
   public static void main(String[] args) {
     System.exit(run(writer(System.out), writer(System.err), args));

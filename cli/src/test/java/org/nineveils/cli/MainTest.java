@@ -42,6 +42,7 @@ class MainTest {
   private static final Path PHOTO = Path.of("../demo/photos/pet-ginger-cat.jpg");
 
   @TempDir Path folder;
+  @TempDir Path settings;
   private Path release;
   private String out;
   private String err;
@@ -72,6 +73,7 @@ class MainTest {
 
   @BeforeEach
   void packARelease() throws IOException {
+    System.setProperty(Trust.PROPERTY, settings.resolve("nine-veils/known-keys.json").toString());
     var part = new Release.EffectPart("Milk", "", effect(), new byte[0], new byte[0]);
     var section = new Release.SectionPart(1, "Looks", StackingRule.ONE_AT_A_TIME, List.of(part));
     var kit = new Release.KitPart("Cradle", "newborns", List.of(section));
@@ -225,9 +227,13 @@ class MainTest {
     Path darker = kits(effect().startingAt(0.5));
     fails(pack(darker, "1.1", two, "--since", one), "the version is at least 2.0, but is 1.1");
     assertThat(two).doesNotExist();
-    assertThat(pack(darker, "2.0", two, "--since", one)).isZero();
+    assertThat(pack(darker, "2.0", two, "--since", one, "--mark", "Quillfern")).isZero();
     assertThat(ReleaseReader.read(two).news().lines())
         .containsExactly("“Milk” looks different: goes on at 50 % instead of 100 %.");
+    Path low = folder.resolve("low.zip");
+    assertThat(pack(darker, "1.1", low, "--since", one, "--version-as-is")).isZero();
+    assertThat(ReleaseReader.read(low).news().lines())
+        .contains("The collection: the maker's mark was “Quillfern” and is “”.");
     fails(pack(darker, "2.0", two), "is there already");
     fails(pack(darker, "2.0", folder.resolve("k.zip"), "--key", one), "NINEVEILS_PHRASE");
   }
@@ -311,8 +317,10 @@ class MainTest {
     assertThat(apply("Milk", PHOTO, less, "--dial", "matte=0")).isZero();
     float darkest = darkest(PictureReader.read(more).g());
     assertThat(darkest).isGreaterThan(darkest(PictureReader.read(less).g()) + 0.1f);
-    fails(apply("Milk", PHOTO, more, "--dial", "Matte=90"), "Dial “Matte” goes from 0.0 to 60.0");
-    fails(apply("Milk", PHOTO, more, "--dial", "Shine=1"), "no dial “Shine”", "Matte");
+    fails(
+        apply("Milk", PHOTO, more, "--over", "--dial", "Matte=90"),
+        "Dial “Matte” goes from 0.0 to 60.0");
+    fails(apply("Milk", PHOTO, more, "--over", "--dial", "Shine=1"), "no dial “Shine”", "Matte");
   }
 
   private static float darkest(float[] values) {
@@ -355,7 +363,7 @@ class MainTest {
         apply("Milk", PHOTO, file, "--opacity", 3),
         "--opacity must be between 0 and 1, but was 3.0");
     fails(apply("Milk", PHOTO, folder.resolve("o.bmp")), "“o.bmp”");
-    fails(apply("Milk", PHOTO, folder.resolve("no/o.png")), "could not be written");
+    fails(apply("Milk", PHOTO, folder.resolve("no/o.png")), "There is no folder");
     try (Stream<Path> left = Files.list(folder)) {
       assertThat(left).as("nothing is left behind").containsExactlyInAnyOrder(release, text);
     }
@@ -368,5 +376,89 @@ class MainTest {
     assertThat(nv("polish")).isEqualTo(2);
     assertThat(nv()).isEqualTo(2);
     assertThat(err).contains("check", "apply");
+  }
+
+  /** apply --photo in.jpg --out in.jpg wrote over the original without a word. */
+  @Test
+  void nothingIsWrittenOverUnlessThatIsAskedForAndThePhotoNever() throws IOException {
+    Path own = Files.copy(PHOTO, folder.resolve("in.jpg"));
+    byte[] before = Files.readAllBytes(own);
+    fails(apply("Milk", own, own), "is what is read");
+    fails(apply("Milk", own, own, "--over"), "is what is read");
+    Path link = Files.createLink(folder.resolve("other-name.jpg"), own);
+    fails(apply("Milk", own, link, "--over"), "is what is read");
+    Path there = Files.writeString(folder.resolve("there.jpg"), "mine");
+    fails(apply("Milk", own, there), "is there already", "--over");
+    assertThat(Files.readString(there)).isEqualTo("mine");
+    assertThat(apply("Milk", own, there, "--over")).isZero();
+    assertThat(PictureReader.read(there).width()).isPositive();
+    assertThat(Files.readAllBytes(own)).isEqualTo(before);
+    try (Stream<Path> all = Files.list(folder)) {
+      assertThat(all.filter(f -> f.toString().endsWith(".part"))).isEmpty();
+    }
+  }
+
+  /** --format png16 wrote 8 bits for a single photo; --deep was not heard for folders. */
+  @Test
+  void aFormatIsHeardForOnePhotoAndForMany() throws IOException {
+    Path file = folder.resolve("deep.png");
+    assertThat(apply("Milk", PHOTO, file, "--format", "png16", "--size", 60)).isZero();
+    assertThat(bits(file)).isEqualTo(16);
+    fails(apply("Milk", PHOTO, folder.resolve("a.png"), "--format", "jpg"), "is called otherwise");
+    Path from = Files.createDirectories(folder.resolve("from"));
+    Files.copy(PHOTO, from.resolve("cat.jpg"));
+    Path to = folder.resolve("to");
+    Object[] deep = {"--format", "png", "--deep", "--size", 60, "--names", "{photo}"};
+    assertThat(apply("Milk", from, to, deep)).isZero();
+    assertThat(bits(to.resolve("cat.png"))).isEqualTo(16);
+    fails(apply("Milk", from, to, "--deep"), "A JPEG has 8 bits");
+  }
+
+  /** PNG, third edition, 11.2.1: the ninth byte of the header is the depth. */
+  private static int bits(Path png) throws IOException {
+    return Files.readAllBytes(png)[24];
+  }
+
+  @Test
+  void whatIsMissingIsSaidInASentence() throws IOException {
+    Path words = folder.resolve("no-words.txt");
+    Path kits = folder.resolve("k.kits.zip");
+    Files.write(kits, KitFiles.write(KitFile.of(ReleaseReader.read(release))));
+    Object[] pack = {"pack", "--kits", kits, "--name", "Soft", "--release-version", "1.3", "--out"};
+    fails(nv(with(pack, folder.resolve("o.zip"), "--words", words)), "could not be read");
+    fails(nv(with(pack, folder.resolve("none/o.zip"))), "There is no folder");
+    Path off = Files.writeString(folder.resolve("off.json"), allOff());
+    Path photos = Files.createDirectories(folder.resolve("photos"));
+    Files.copy(PHOTO, photos.resolve("cat.jpg"));
+    assertThat(nv("proof", "--release", release, "--photos", photos, "--limits", off, "--all"))
+        .isZero();
+    assertThat(out).contains("no limit is on");
+  }
+
+  private static Object[] with(Object[] some, Object... more) {
+    return Stream.concat(Stream.of(some), Stream.of(more)).toArray();
+  }
+
+  private static String allOff() {
+    return org.nineveils.proof.measure.Measures.all().stream()
+        .map(m -> "\"%s\": \"off\"".formatted(m.id()))
+        .collect(java.util.stream.Collectors.joining(", ", "{", "}"));
+  }
+
+  /** With its signature taken out and its checksums made anew, a release was only “not signed”. */
+  @Test
+  void aMakerWhoSignedOnceIsExpectedToSign() throws IOException {
+    Release soft = ReleaseReader.read(release);
+    Files.write(release, ReleaseWriter.write(soft, MakersKey.make()));
+    assertThat(nv("effects", release)).isZero();
+    Path bare = folder.resolve("bare.zip");
+    Files.write(bare, ReleaseWriter.write(soft));
+    fails(nv("effects", bare), "is not signed, but what came as “Q” before was signed");
+    Path other = folder.resolve("other.zip");
+    Files.write(other, ReleaseWriter.write(soft, MakersKey.make()));
+    fails(nv("check", other), "Ask the maker", "--trust");
+    assertThat(nv("check", other, "--trust")).isZero();
+    assertThat(nv("effects", other)).as("it is remembered").isZero();
+    fails(nv("effects", release), "was signed with key");
   }
 }

@@ -98,7 +98,6 @@ public class CollectionService {
     String line = doc.licence().strip();
     Words.LICENCE.check(line);
     Words.NOTES.check(doc.notes());
-    doc.kits().forEach(kits::kit);
     CollectionRows.Collection next =
         new CollectionRows.Collection(
             id,
@@ -119,7 +118,7 @@ public class CollectionService {
             throw Conflict.stale("“%s”".formatted(old.name()));
           }
           store.change(next);
-          store.setKits(id, doc.kits());
+          store.setKits(id, doc.kits().stream().filter(kits::holdsKit).toList());
           without.set(
               id,
               doc.withoutSections().stream().filter(kits::holdsSection).toList(),

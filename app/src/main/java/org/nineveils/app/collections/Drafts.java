@@ -29,6 +29,7 @@ class Drafts {
   private final PlacedPictures pictures;
   private final MakersMark mark;
   private final Journal journal;
+  private static final int TRIES = 4;
 
   Drafts(
       CollectionService collections,
@@ -66,22 +67,34 @@ class Drafts {
     }
   }
 
+  /**
+   * Takes a snapshot. It is read without keeping others from saving, and once more where something
+   * was saved meanwhile; only where that goes on and on are they kept waiting.
+   */
   Snapshot snapshot(long collection) {
-    return journal.quietly(
-        () -> {
-          CollectionRows.Collection c = collections.get(collection);
-          List<GoingIn.Kit> kits = going.of(collection);
-          Map<Long, BenchService.Shown> effects = new HashMap<>();
-          Map<Long, Limits> limits = new HashMap<>();
-          for (GoingIn.Kit kit : kits) {
-            for (GoingIn.Section section : kit.sections()) {
-              long id = section.row().id();
-              limits.put(id, judging.limits(kit.row().id(), id));
-            }
-            kit.effects().forEach(e -> effects.put(e.id(), bench.shown(e.id())));
-          }
-          return new Snapshot(c, mark.get(), kits, effects, limits, cover(c));
-        });
+    for (int i = 0; i < TRIES; i++) {
+      long before = journal.place();
+      Snapshot read = read(collection);
+      if (journal.place() == before) {
+        return read;
+      }
+    }
+    return journal.quietly(() -> read(collection));
+  }
+
+  private Snapshot read(long collection) {
+    CollectionRows.Collection c = collections.get(collection);
+    List<GoingIn.Kit> kits = going.of(collection);
+    Map<Long, BenchService.Shown> effects = new HashMap<>();
+    Map<Long, Limits> limits = new HashMap<>();
+    for (GoingIn.Kit kit : kits) {
+      for (GoingIn.Section section : kit.sections()) {
+        long id = section.row().id();
+        limits.put(id, judging.limits(kit.row().id(), id));
+      }
+      kit.effects().forEach(e -> effects.put(e.id(), bench.shown(e.id())));
+    }
+    return new Snapshot(c, mark.get(), kits, effects, limits, cover(c));
   }
 
   /** The effect on the cover's photo; null where there is none, or one of the two is gone. */

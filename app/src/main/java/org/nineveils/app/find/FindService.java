@@ -1,8 +1,9 @@
 package org.nineveils.app.find;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -73,22 +74,29 @@ class FindService {
         List.copyOf(settings));
   }
 
-  /** The kits in which something is found, with their effects as they hang. */
+  /**
+   * The kits in which something is found, with their effects as they hang; where words are looked
+   * for, what holds them best comes first, and so does its kit.
+   */
   List<Found> find(Query query) {
-    Set<Long> worded =
-        query.words().isEmpty() ? Set.of() : new LinkedHashSet<>(store.effects(query.words()));
+    Map<Long, Integer> worded = new HashMap<>();
+    if (!query.words().isEmpty()) {
+      store.effects(query.words()).forEach(id -> worded.put(id, worded.size()));
+    }
     List<Found> out = new ArrayList<>();
     for (Rows.Kit kit : kits.kits()) {
       List<Rows.Head> hanging =
           kits.filled(kit.id()).stream()
               .flatMap(f -> f.effects().stream())
-              .filter(e -> query.words().isEmpty() || worded.contains(e.id()))
+              .filter(e -> query.words().isEmpty() || worded.containsKey(e.id()))
+              .sorted(Comparator.comparing(e -> worded.getOrDefault(e.id(), 0)))
               .toList();
       List<Rows.Head> taken = query.asksForFacts() ? taken(kit, hanging, query) : hanging;
       if (!taken.isEmpty()) {
         out.add(new Found(kit, taken));
       }
     }
+    out.sort(Comparator.comparing(f -> worded.getOrDefault(f.effects().get(0).id(), 0)));
     return out;
   }
 

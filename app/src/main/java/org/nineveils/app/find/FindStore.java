@@ -18,7 +18,9 @@ class FindStore {
    * Ids of effects of which name, note, veils or tags hold all words, the best first: what a name
    * holds counts most.
    *
-   * @param words beginnings of words; at least one
+   * @param words beginnings of words, as {@link org.nineveils.kit.Names#key} compares them; at
+   *     least one. What notes and veils hold is not kept in that form, so that a word counts as it
+   *     would be written with ß too
    */
   List<Long> effects(List<String> words) {
     return db.sql(
@@ -33,7 +35,16 @@ class FindStore {
   /** All words as beginnings, each in quotation marks, so that nothing typed is an operator. */
   private static String matching(List<String> words) {
     return words.stream()
-        .map(w -> "\"" + w.replace("\"", "") + "\"*")
-        .collect(Collectors.joining(" "));
+        .map(w -> w.replace("\"", ""))
+        .map(
+            w ->
+                w.contains("ss")
+                    ? "(%s OR %s)".formatted(one(w), one(w.replace("ss", "ß")))
+                    : one(w))
+        .collect(Collectors.joining(" AND "));
+  }
+
+  private static String one(String word) {
+    return "\"" + word + "\"*";
   }
 }

@@ -7,21 +7,32 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.nineveils.app.fault.NotFound;
+import org.nineveils.app.memory.Budget;
+import org.nineveils.app.memory.Shelf;
+import org.nineveils.app.undo.Journal;
 import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Worn;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** The wardrobes of all sides, and which of them are worn together in a fitting. */
 @Component
 class Wardrobes {
+  /** With its effect, at a guess. */
+  private static final long BYTES_A_PIECE = 6000;
+
   private final List<WardrobeSource> sources;
   private final TogetherStore together;
+  private final Journal journal;
+  private final Shelf<String, Wardrobe> kept;
 
-  Wardrobes(List<WardrobeSource> sources, TogetherStore together) {
+  Wardrobes(List<WardrobeSource> sources, TogetherStore together, Journal journal, Budget budget) {
     this.sources = sources;
     this.together = together;
+    this.journal = journal;
+    this.kept = budget.shelf("wardrobes", w -> BYTES_A_PIECE * (1 + w.pieces().size()));
   }
 
   /**
@@ -35,11 +46,21 @@ class Wardrobes {
     if (parts.length == 2 && parts[1].matches("[0-9]{1,18}")) {
       for (WardrobeSource source : sources) {
         if (source.prefix().equals(parts[0])) {
-          return source.open(Long.parseLong(parts[1]));
+          return opened(source, name, Long.parseLong(parts[1]));
         }
       }
     }
     throw new NotFound("This wardrobe is no longer here.");
+  }
+
+  /**
+   * What a source offers, as long as nothing was changed anywhere: every picture of a preview asks
+   * for it. Within an edit it is read anew, since what that changes may be taken back.
+   */
+  private Wardrobe opened(WardrobeSource source, String name, long id) {
+    return TransactionSynchronizationManager.isActualTransactionActive()
+        ? source.open(id)
+        : kept.get("%s at %s".formatted(name, journal.place()), () -> source.open(id));
   }
 
   /** What fittings of one side can choose from. */

@@ -35,6 +35,11 @@ public class KitService {
     return kits.kits();
   }
 
+  /** Whether there is such a kit; it may have been removed in another window. */
+  public boolean holdsKit(long id) {
+    return kits.kit(id).isPresent();
+  }
+
   /**
    * The kit of that id.
    *

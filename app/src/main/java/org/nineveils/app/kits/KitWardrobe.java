@@ -5,9 +5,15 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import org.nineveils.app.fitting.Wardrobe;
 import org.nineveils.app.fitting.WardrobeSource;
 import org.nineveils.app.photos.Side;
+import org.nineveils.document.EffectJson;
+import org.nineveils.document.Json;
 import org.nineveils.kit.Offer;
 import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Component;
@@ -54,7 +60,7 @@ class KitWardrobe implements WardrobeSource {
       }
     }
     return new Wardrobe(
-        kit.name(), "/kits/" + id, Side.WALL, pieces, () -> shelves(kit), this::effect);
+        kit.name(), "/kits/" + id, Side.WALL, pieces, () -> shelves(kit), reading(id));
   }
 
   /** Sections of all kits, those of the one that is worn first. */
@@ -71,7 +77,21 @@ class KitWardrobe implements WardrobeSource {
     return out;
   }
 
-  private Effect effect(String key) {
-    return effects.find(Long.parseLong(key)).map(effects::effect).orElse(null);
+  /** Effects of a kit by their keys: all documents in one look, each read once. */
+  private Function<String, Effect> reading(long kitId) {
+    Map<String, Effect> read = new ConcurrentHashMap<>();
+    Supplier<Map<Long, String>> docs = once(() -> effects.docs(kitId));
+    return key ->
+        read.computeIfAbsent(
+            key,
+            k -> {
+              String doc = docs.get().get(Long.parseLong(k));
+              return doc == null ? null : EffectJson.parse(Json.read(doc, "The effect"));
+            });
+  }
+
+  private static <T> Supplier<T> once(Supplier<T> from) {
+    AtomicReference<T> kept = new AtomicReference<>();
+    return () -> kept.updateAndGet(there -> there == null ? from.get() : there);
   }
 }

@@ -1,5 +1,6 @@
 package org.nineveils.app.rack;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -58,6 +59,8 @@ class RackController {
 
   /** The other kits with their sections: what can be dropped on. */
   private List<Object> others(long id) {
+    Map<Long, Integer> effects = new HashMap<>();
+    kits.counts().forEach(c -> effects.merge(c.kitId(), c.effects(), Integer::sum));
     return kits.kits().stream()
         .filter(k -> k.id() != id)
         .<Object>map(
@@ -65,19 +68,12 @@ class RackController {
                 Json.object(
                     "id", k.id(),
                     "name", k.name(),
-                    "effects", count(k.id()),
+                    "effects", effects.getOrDefault(k.id(), 0),
                     "sections",
                         kits.sections(k.id()).stream()
                             .map(s -> Json.object("id", s.id(), "name", section(s)))
                             .toList()))
         .toList();
-  }
-
-  private int count(long kitId) {
-    return kits.counts().stream()
-        .filter(c -> c.kitId() == kitId)
-        .mapToInt(Rows.Counts::effects)
-        .sum();
   }
 
   private static String section(Rows.Section section) {

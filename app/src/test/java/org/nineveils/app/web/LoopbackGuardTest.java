@@ -3,14 +3,13 @@ package org.nineveils.app.web;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.net.InetAddress;
 import org.junit.jupiter.api.Test;
 import org.nineveils.app.start.CannotStart;
 import org.springframework.mock.env.MockEnvironment;
 
 class LoopbackGuardTest {
-  private static LoopbackGuard guard(String address, String password) throws Exception {
-    return new LoopbackGuard(InetAddress.getByName(address), password(password));
+  private static LoopbackGuard guard(String address, String password) {
+    return new LoopbackGuard(address, 8377, password(password));
   }
 
   private static Password password(String value) {
@@ -19,7 +18,7 @@ class LoopbackGuardTest {
   }
 
   @Test
-  void withoutAPasswordOnlyTheLoopbackIsListenedOn() throws Exception {
+  void withoutAPasswordOnlyTheLoopbackIsListenedOn() {
     assertThatThrownBy(() -> guard("0.0.0.0", "").customize(null))
         .isInstanceOf(CannotStart.class)
         .hasMessageContaining("NINEVEILS_PASSWORD");
@@ -27,5 +26,18 @@ class LoopbackGuardTest {
     assertThatCode(() -> loopback.customize(null)).doesNotThrowAnyException();
     LoopbackGuard open = guard("0.0.0.0", "long enough");
     assertThatCode(() -> open.customize(null)).doesNotThrowAnyException();
+  }
+
+  @Test
+  void whatIsNoPortNoAddressOrNoPasswordIsSaidInASentence() {
+    assertThatThrownBy(() -> new LoopbackGuard("127.0.0.1", 70_000, password("")).customize(null))
+        .isInstanceOf(CannotStart.class)
+        .hasMessageContaining("NINEVEILS_PORT is 70000");
+    assertThatThrownBy(() -> guard("no.such.address.invalid", ""))
+        .isInstanceOf(CannotStart.class)
+        .hasMessageContaining("NINEVEILS_ADDRESS is “no.such.address.invalid”");
+    assertThatThrownBy(() -> guard("127.0.0.1", " "))
+        .isInstanceOf(CannotStart.class)
+        .hasMessageContaining("is blank");
   }
 }

@@ -75,6 +75,10 @@ public final class Since {
     if (!old.licence().equals(now.licence())) {
       words.add("the licence reads “%s”".formatted(now.licence()));
     }
+    if (!old.makersMark().equals(now.makersMark())) {
+      words.add(
+          "the maker's mark was “%s” and is “%s”".formatted(old.makersMark(), now.makersMark()));
+    }
     kits.forEach((name, was) -> words.add("kit “%s” was called “%s”".formatted(name, was.name())));
     words.addAll(rules(old, now));
     return words.isEmpty()
@@ -94,6 +98,14 @@ public final class Since {
               "section %s, %s: %s instead of %s"
                   .formatted(
                       kit.name(), section.name(), section.rule().label(), was.rule().label()));
+        }
+        if (was != null && !was.against().equals(section.against())) {
+          words.add(
+              "section %s, %s: other sections that it does not go with"
+                  .formatted(kit.name(), section.name()));
+        }
+        if (was != null && !was.limits().equals(section.limits())) {
+          words.add("section %s, %s: other limits".formatted(kit.name(), section.name()));
         }
       }
     }
