@@ -250,7 +250,7 @@ class Updates {
             "stay");
   }
 
-  private Map<String, String> paths(DeskRow old, DeskRow now, boolean back) {
+  Map<String, String> paths(DeskRow old, DeskRow now, boolean back) {
     if (!back) {
       return Since.paths(desk.release(old), desk.release(now));
     }

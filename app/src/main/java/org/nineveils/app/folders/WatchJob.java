@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.nineveils.app.jobs.ItemFaults;
 import org.nineveils.app.jobs.Job;
 import org.nineveils.app.jobs.JobKind;
 import org.nineveils.app.jobs.JobRun;
@@ -116,7 +117,7 @@ class WatchJob implements JobKind {
     } catch (OutOfMemoryError e) {
       throw e; // it is tried once more
     } catch (IOException | RuntimeException | Error e) {
-      watched.found(folder.id(), photo, "", JobRun.sentence(photo.name(), e));
+      watched.found(folder.id(), photo, "", ItemFaults.sentence(photo.name(), e));
       throw e;
     }
   }

@@ -9,24 +9,13 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.LongSupplier;
 import java.util.function.ToLongFunction;
-import org.nineveils.app.fault.Conflict;
-import org.nineveils.app.fault.Faults;
-import org.nineveils.app.fault.NotFound;
 import org.nineveils.app.memory.Budget;
 import org.nineveils.app.memory.Permits;
-import org.nineveils.document.DocumentException;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.picture.PictureException;
-import org.nineveils.refusal.Refusal;
-import org.nineveils.release.ReleaseException;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /** One doing of a job: what it is asked to do, how far it is, and what came of it. */
 public final class JobRun {
-  private static final Logger LOG = LoggerFactory.getLogger(JobRun.class);
-
   private final Path folder;
   private final Permits permits;
   private final Budget budget;
@@ -218,26 +207,8 @@ public final class JobRun {
     } catch (OutOfMemoryError e) {
       throw e;
     } catch (Exception | Error e) {
-      return sentence(name, e);
+      return ItemFaults.sentence(name, e);
     }
-  }
-
-  /** What is said of an item that failed; what is a fault of ours is logged, never shown. */
-  public static String sentence(String name, Throwable e) {
-    boolean told =
-        e instanceof PictureException
-            || e instanceof ReleaseException
-            || e instanceof DocumentException
-            || e instanceof NotFound
-            || e instanceof Conflict
-            || e instanceof Refusal;
-    if (told) {
-      String machine = Faults.sentence(e.getCause()); // a full disk while a result is written
-      return machine.isEmpty() ? e.getMessage() : machine;
-    }
-    LOG.warn("an item of a job failed: {}", name, e);
-    String full = Faults.sentence(e);
-    return full.isEmpty() ? "“%s” was not done: something went wrong.".formatted(name) : full;
   }
 
   private void set(int done, int total) {

@@ -217,7 +217,7 @@ public class Jobs {
 
   /** Writes how jobs ended, as far as that can be written. */
   private void writeEnds() {
-    for (Job job : unwritten.values()) {
+    for (Job job : List.copyOf(unwritten.values())) {
       try {
         store.save(job, now());
         unwritten.remove(job.id(), job);

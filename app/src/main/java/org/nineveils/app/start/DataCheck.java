@@ -34,9 +34,6 @@ public final class DataCheck implements AutoCloseable {
   /** A backup that takes the place of what is here at the next start. */
   public static final String NEXT = "restore-next.zip";
 
-  private static final String RESERVE = "reserve";
-  private static final int RESERVE_BYTES = 4 << 20;
-  private static final int SHARE_HELD_BACK = 4;
   private static final int BUSY_MS = 3000;
 
   private final Path folder;
@@ -59,7 +56,7 @@ public final class DataCheck implements AutoCloseable {
     DataCheck check = new DataCheck(folder);
     check.folderIsOurs();
     try {
-      check.makeRoom();
+      Reserve.makeRoom(folder, check.database());
       check.restore(restore);
       check.databaseIsWhole(fresh);
       return check;
@@ -92,42 +89,6 @@ public final class DataCheck implements AutoCloseable {
       close();
       throw new CannotStart(
           "Nine Veils cannot start: the data folder %s cannot be written.".formatted(folder));
-    }
-  }
-
-  /**
-   * A little is held back, so that the database can be opened also when the disk is full: as much
-   * as there is room for. Where nothing is held back, small pictures go, which are made anew.
-   */
-  private void makeRoom() {
-    Path reserve = folder.resolve(RESERVE);
-    try {
-      long free = Files.getFileStore(folder).getUsableSpace();
-      if (free < RESERVE_BYTES && Files.exists(database())) {
-        if (!Files.deleteIfExists(reserve)) {
-          forgetSmallPictures();
-        }
-      } else if (!Files.exists(reserve)) {
-        Files.write(reserve, new byte[(int) Math.min(RESERVE_BYTES, free / SHARE_HELD_BACK)]);
-      }
-    } catch (IOException e) {
-      // without it a start on a full disk may fail with a sentence
-    }
-  }
-
-  private void forgetSmallPictures() throws IOException {
-    Path pictures = folder.resolve("thumbnails");
-    if (!Files.isDirectory(pictures)) {
-      return;
-    }
-    long gone = 0;
-    try (Stream<Path> all = Files.walk(pictures)) {
-      for (Path file : all.filter(Files::isRegularFile).toList()) {
-        if (gone < RESERVE_BYTES) {
-          gone += Files.size(file);
-          Files.deleteIfExists(file);
-        }
-      }
     }
   }
 

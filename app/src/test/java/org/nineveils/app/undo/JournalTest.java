@@ -406,8 +406,16 @@ class JournalTest {
     redo("desk");
     assertThat(texts("select wardrobe || ' ' || id from fitting order by id"))
         .containsExactly("release:2 1", "release:1 2");
-    run("insert into pin (fitting_id, name, doc) values (2, 'P', '{}')");
-    assertThat(obstacle("desk", false).getMessage()).contains("the fitting is here already");
+    undo("desk");
+    edit("g", "pin", "insert into pin (fitting_id, name, doc) select id, 'P', '{}' from fitting");
+    assertThat(redo("desk")).as("its own pin goes along").contains("update");
+    edit(
+        "h",
+        "wear again",
+        "update fitting set doc = '{\"worn\":[{\"effect\":\"b\"}]}' where wardrobe = 'release:1'");
+    assertThat(obstacle("desk", false).getMessage())
+        .as("work does not give way unasked")
+        .contains("also takes away what was made in it since");
   }
 
   private static String fitting(String wardrobe, String worn) {

@@ -150,4 +150,43 @@ class SafetyIT {
     }
     assertThat(http.get("/css/nine-veils.css").body()).doesNotContain("url(http");
   }
+
+  /** POST /%6Cog-in passed the throttle, which compared the address as it was written. */
+  @Test
+  void howeverTheLogInIsAddressedAWrongPasswordMakesTheNextOneWait() throws Exception {
+    RunningApp locked = RunningApp.withPassword("long enough");
+    try {
+      HttpClient client =
+          HttpClient.newBuilder().cookieHandler(new java.net.CookieManager()).build();
+      var page =
+          client.send(
+              HttpRequest.newBuilder(URI.create(locked.url() + "/log-in")).build(),
+              HttpResponse.BodyHandlers.ofString());
+      String token = page.body().replaceAll("(?s).*name=\"_csrf\" value=\"([^\"]+)\".*", "$1");
+      java.util.List<String> ways = new java.util.ArrayList<>();
+      for (String path : new String[] {"/log-in", "/%6Cog-in", "/log-in", "/%6Cog-in"}) {
+        String body = "username=maker&password=guess&_csrf=" + token;
+        var answer =
+            client.send(
+                HttpRequest.newBuilder(URI.create(locked.url() + path))
+                    .header("Content-Type", "application/x-www-form-urlencoded")
+                    .POST(HttpRequest.BodyPublishers.ofString(body))
+                    .build(),
+                HttpResponse.BodyHandlers.ofString());
+        ways.add(answer.headers().firstValue("Location").orElse("" + answer.statusCode()));
+      }
+      assertThat(ways.get(0)).endsWith("?wrong");
+      assertThat(ways.subList(1, 4)).noneMatch(w -> w.endsWith("?wrong"));
+      assertThat(ways.get(2)).endsWith("?wait");
+    } finally {
+      locked.close();
+    }
+  }
+
+  @Test
+  void theAddressOfFaultsAnswersWithAPage() {
+    var answer = http.get("/error");
+    assertThat(answer.body()).contains("There is no page at this address", "Nine Veils");
+    assertThat(answer.body()).doesNotContain("Exception");
+  }
 }
