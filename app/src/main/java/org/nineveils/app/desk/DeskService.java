@@ -135,8 +135,8 @@ public class DeskService implements WardrobeSource {
       }
     }
     newer.sort((a, b) -> NextVersion.compare(b.version(), a.version()));
-    for (DeskRow other : newer) {
-      store.behind(other.id(), other == newer.get(0) ? 0 : newer.get(0).id());
+    for (int i = 0; i < newer.size(); i++) {
+      store.behind(newer.get(i).id(), i == 0 ? 0 : newer.get(0).id());
     }
     store.remove(row.id());
   }

@@ -1,5 +1,6 @@
 package org.nineveils.app.web;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.util.Set;
 import org.springframework.context.annotation.Bean;
@@ -9,7 +10,6 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.userdetails.User;
-import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.provisioning.InMemoryUserDetailsManager;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
@@ -111,10 +111,15 @@ class SecurityConfig {
     return firewall;
   }
 
+  /** {noop}: the password stands in the environment of this process anyway. */
   @Bean
-  static UserDetailsService users(Password password) {
-    // {noop}: the password stands in the environment of this process anyway.
-    return new InMemoryUserDetailsManager(
-        User.withUsername("maker").password("{noop}" + password.value()).roles("MAKER").build());
+  static WrongPasswords wrongPasswords(Clock clock, Password password) {
+    return new WrongPasswords(
+        clock,
+        new InMemoryUserDetailsManager(
+            User.withUsername("maker")
+                .password("{noop}" + password.value())
+                .roles("MAKER")
+                .build()));
   }
 }

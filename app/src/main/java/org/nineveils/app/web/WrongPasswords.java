@@ -11,14 +11,12 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.web.authentication.AuthenticationFailureHandler;
-import org.springframework.stereotype.Component;
 
 /**
  * Looks at passwords, one at a time. After each wrong one the next try waits longer: one second,
  * two, four … at most a minute; what comes meanwhile is not looked at, however it is addressed. The
  * waiting is for everybody, since there is one maker and guesses may come from many addresses.
  */
-@Component
 class WrongPasswords implements AuthenticationProvider {
   private static final int LONGEST_POWER = 6;
 

@@ -68,6 +68,10 @@ class StartIT {
           start("", "--server.port=" + port), "port " + port + " is taken", "NINEVEILS_PORT");
     }
     isOneSentence(start("", "--server.port=often"), "server.port makes no sense");
+    isOneSentence(start("", "--server.port=70000"), "NINEVEILS_PORT is 70000");
+    isOneSentence(start("", "--server.address=nowhere.invalid"), "nowhere.invalid");
+    isOneSentence(start(" "), "is blank");
+    isOneSentence(start("", "--nineveils.stall=nonsense at all"), "NINEVEILS_STALL");
   }
 
   /** A password with a pattern of settings in it was printed, and the start failed. */
@@ -218,6 +222,22 @@ class StartIT {
   private static int count(Path folder) throws IOException {
     try (var all = Files.walk(folder)) {
       return (int) all.filter(Files::isRegularFile).count();
+    }
+  }
+
+  /** It said “already there” and ended as if it had gone well. */
+  @Test
+  void aBackupIsNeverWrittenOverAFileAndThatIsNoGoodEnd() throws Exception {
+    Path file = Files.writeString(folder.resolve("there.zip"), "mine");
+    isOneSentence(start("", "--nineveils.backup=" + file), "it was not overwritten");
+    assertThat(Files.readString(file)).isEqualTo("mine");
+    Path next = folder.resolve("next.zip");
+    Ended ended = start("", "--nineveils.backup=" + next);
+    assertThat(ended.status()).as(ended.said()).isZero();
+    assertThat(BackupFile.check(next).kits()).isZero();
+    isOneSentence(start("", "--nineveils.backup=" + folder.resolve("no/such/b.zip")), "no backup");
+    try (var all = Files.list(folder)) {
+      assertThat(all.map(Path::toString)).noneMatch(name -> name.endsWith(".part"));
     }
   }
 }
