@@ -103,6 +103,7 @@ class Elsewhere {
   }
 
   /** An answer, whole and in time. */
+  @SuppressWarnings("ArrayRecordComponent") // as it came
   private record Answer(int status, String location, byte[] body) {}
 
   /**
