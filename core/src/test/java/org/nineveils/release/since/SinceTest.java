@@ -145,4 +145,27 @@ class SinceTest {
     assertThat(NextVersion.compare("1.0-beta", "1.0")).isNegative();
     assertThat(NextVersion.compare("1.0.1", "1.1-a")).isNegative();
   }
+
+  /** Whose mark it carries, what does not go together, what it was held to: none of it was told. */
+  @Test
+  void makerOppositesAndLimitsAreTold() {
+    Release old = release("", part("Bright", BRIGHT));
+    var limits =
+        org.nineveils.document.LimitsJson.parse(
+            org.nineveils.document.Json.read("{\"blown\": \"off\"}", "The limits"));
+    var section =
+        new Release.SectionPart(
+            1,
+            "Looks",
+            StackingRule.STACK_FREELY,
+            List.of(new org.nineveils.kit.Against(2, true)),
+            limits,
+            List.of(part("Bright", BRIGHT)));
+    var kit = new Release.KitPart("Willow", "", List.of(section));
+    Release now = new Release("First", "1.0", "R", "One line.", "", List.of(kit), Map.of());
+    assertThat(said(old, now))
+        .singleElement()
+        .asString()
+        .contains("mark was “Q” and is “R”", "does not go with", "other limits");
+  }
 }
