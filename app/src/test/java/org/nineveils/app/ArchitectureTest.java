@@ -12,6 +12,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -47,6 +48,22 @@ class ArchitectureTest {
           assertThat(Files.readAllLines(file))
               .as(file.toString())
               .hasSizeLessThanOrEqualTo(MOST_LINES);
+        }
+      }
+    }
+  }
+
+  /** What is stored and sent has the digits of no locale. */
+  @Test
+  void numbersGoIntoTextByTheRootLocale() throws IOException {
+    Pattern number =
+        Pattern.compile("%[-#+ 0,(]*\\d*(\\.\\d+)?[dfeEgGx][^\"]*\"\\s*\\.formatted\\(");
+    for (String root : new String[] {"../core", "../guide", "../cli", "."}) {
+      try (Stream<Path> all = Files.walk(Path.of(root, "src/main/java"))) {
+        for (Path file : all.filter(f -> f.toString().endsWith(".java")).toList()) {
+          assertThat(number.matcher(Files.readString(file).replace("%%", "")).find())
+              .as("%s: String.format(Locale.ROOT, …) instead of formatted", file)
+              .isFalse();
         }
       }
     }

@@ -2,6 +2,7 @@ package org.nineveils.app.folders;
 
 import java.util.Map;
 import org.nineveils.document.Json;
+import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -37,8 +38,17 @@ class FoldersController {
         "root", folders.root().toString(),
         "folders",
             folders.names().stream()
-                .map(n -> Json.object("name", n, "photos", folders.photos(n).size()))
+                .map(n -> Json.object("name", n, "photos", photos(n)))
                 .toList());
+  }
+
+  /** How many lie in one; none in one that cannot be read, which keeps no other from being told. */
+  private int photos(String name) {
+    try {
+      return folders.photos(name).size();
+    } catch (Refusal e) {
+      return 0;
+    }
   }
 
   @PostMapping("/api/folders/watched/{id}/rest")

@@ -174,4 +174,55 @@ class FoldersIT {
     Fields all = Json.read(http.get("/api/folders").body(), "");
     assertThat(all.text("root")).isEqualTo(root.toString());
   }
+
+  /**
+   * One of 1.5 GB beside three good ones kept the folder busy for ever, with a job every moment.
+   */
+  @Test
+  void aFileThatIsLargerThanWhatIsTakenIsNamedAndTheOthersGoOn() throws IOException {
+    Path from = folder("giant");
+    lay(from, "pet-ginger-cat", "b.jpg");
+    try (var giant = new java.io.RandomAccessFile(from.resolve("a.jpg").toFile(), "rw")) {
+      giant.write(Files.readAllBytes(Path.of("../demo/photos/pet-ginger-cat.jpg")));
+      giant.setLength(2_300_000_000L); // with holes: it takes no room
+    }
+    lay(from, "pet-black-dog", "c.jpg");
+    String id = http.fitting("kit:1", 12);
+    String wanted =
+        Json.write(
+            Json.object(
+                "photos",
+                List.of(),
+                "from",
+                "giant",
+                "to",
+                "giant-ready",
+                "names",
+                "{photo}",
+                "format",
+                "jpg",
+                "longSide",
+                100));
+    assertThat(http.json("POST", "/api/fittings/%s/batch/watch".formatted(id), wanted).body())
+        .contains("is watched");
+    Path ready = root.resolve("giant-ready");
+    until(() -> names(ready).equals(List.of("b.jpg", "c.jpg")));
+    until(() -> http.get("/desk/folders").body().contains("2 photos made, 1 failed"));
+    assertThat(http.get("/desk/folders").body()).contains("“a.jpg” has 2193 MB");
+    int jobs = jobs();
+    lay(from, "pet-white-dog-stained-beard", "d.jpg");
+    until(() -> names(ready).contains("d.jpg"));
+    assertThat(jobs()).as("one job for the one that came").isEqualTo(jobs + 1);
+    Files.delete(from.resolve("a.jpg"));
+    int watched =
+        Integer.parseInt(
+            http.get("/desk/folders")
+                .body()
+                .replaceAll("(?s).*?folders/watched/(\\d+)[^\\d].*", "$1"));
+    http.json("DELETE", "/api/folders/watched/" + watched, "");
+  }
+
+  private int jobs() {
+    return http.get("/api/jobs?all=true").body().split("\"kind\":\"watched\"", -1).length;
+  }
 }

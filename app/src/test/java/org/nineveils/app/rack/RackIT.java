@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
@@ -335,5 +337,42 @@ class RackIT {
     Fields first = rack().objects("sections", s -> s).get(0);
     return Json.write(
         Json.object("effects", first.wholes("effects"), "section", first.whole("id")));
+  }
+
+  /**
+   * Answers of two that were taken back quickly could arrive swapped, and the older one was shown.
+   */
+  @Test
+  void stepsThatAreTakenBackQuicklyAreAnsweredInTheirOrder() {
+    List<List<String>> start = stored();
+    String first = start.get(0).get(0);
+    String second = start.get(0).get(1);
+    for (String name : List.of(first, second)) {
+      piece(name).click();
+      page.keyboard().press("Delete");
+      piece(name).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+    }
+    List<Route> held = new java.util.ArrayList<>();
+    java.util.concurrent.atomic.AtomicInteger asked =
+        new java.util.concurrent.atomic.AtomicInteger();
+    page.route(
+        "**/api/rack/*/undo*",
+        route -> {
+          if (asked.getAndIncrement() == 0) {
+            held.add(route); // the first one is slow
+          } else {
+            route.resume();
+          }
+        });
+    page.keyboard().press("Control+z");
+    page.keyboard().press("Control+z");
+    page.waitForCondition(() -> !held.isEmpty());
+    assertThat(asked.get()).as("the second waits for the first").isEqualTo(1);
+    held.get(0).resume();
+    page.waitForCondition(() -> stored().equals(start));
+    piece(first).waitFor();
+    piece(second).waitFor();
+    assertThat(page.locator(".piece-hung").count())
+        .isEqualTo(start.stream().mapToInt(List::size).sum());
   }
 }

@@ -21,6 +21,8 @@ public final class PackedApp implements AutoCloseable {
             List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx" + heap,
+                "-XX:+UnlockDiagnosticVMOptions", // as the launcher does
+                "-XX:GCLockerRetryAllocationCount=1000",
                 "-Djava.awt.headless=true",
                 "-Dspring.aot.enabled=true",
                 "-jar",

@@ -401,4 +401,61 @@ class NothingLostIT {
       locked.close();
     }
   }
+
+  /**
+   * A save waits, as on a full disk, and she turns to the next photo: the retry put the old photo's
+   * document into the next one's fitting, and deleted the strokes there.
+   */
+  @Test
+  void whatWaitsForOnePhotoIsNeverStoredInAnothersPlace() {
+    RunningApp app = RunningApp.demo();
+    Http http = new Http(app);
+    long kit = http.eighteen();
+    String here = http.fitting("kit:" + kit, 5);
+    String there = http.fitting("kit:" + kit, 6);
+    try (var observed = app.page()) {
+      Page page = observed.page();
+      Workplace room = new Workplace(page);
+      page.navigate("/fitting/" + there);
+      room.settle();
+      page.locator(".piece").getByText("Silver larch").first().click();
+      page.mouse().move(600, 300);
+      room.settle();
+      page.navigate("/fitting/" + here);
+      room.settle();
+      page.locator(".piece").getByText("Silver larch").first().click();
+      page.mouse().move(600, 300);
+      room.settle();
+      String before = http.get("/api/fittings/" + there).body();
+      java.util.concurrent.atomic.AtomicInteger refused =
+          new java.util.concurrent.atomic.AtomicInteger();
+      page.route(
+          "**/api/fittings/*",
+          route -> {
+            if (route.request().method().equals("PUT") && refused.getAndIncrement() < 2) {
+              route.fulfill(
+                  new com.microsoft.playwright.Route.FulfillOptions()
+                      .setStatus(507)
+                      .setContentType("application/json")
+                      .setBody("{\"sentence\": \"The disk is full.\"}"));
+            } else {
+              route.resume();
+            }
+          });
+      page.locator(".is-bundle .hem").first().focus();
+      page.keyboard().press("ArrowUp"); // the cloth is drawn up a little
+      page.waitForCondition(() -> refused.get() > 0);
+      page.locator("[data-photo='6']").click();
+      page.waitForCondition(() -> refused.get() > 2);
+      room.settle();
+      assertThat(http.get("/api/fittings/" + there).body()).isEqualTo(before);
+      assertThat(
+              Json.read(http.get("/api/fittings/" + here).body(), "")
+                  .object("fitting")
+                  .objects("worn", w -> w.number("opacity"))
+                  .get(0))
+          .isLessThan(1);
+    }
+    http.json("DELETE", "/api/kits/" + kit, "");
+  }
 }
