@@ -12,6 +12,9 @@ import org.springframework.core.env.Environment;
 public class DataFolder {
   public static final String PROPERTY = "nineveils.data";
 
+  /** Set by scripts/watched where it starts the application once more. */
+  static final String STARTED_AGAIN = "NINEVEILS_STARTED_AGAIN";
+
   /** Runs before any data source exists; the folder is ours until the application ends. */
   @Bean
   static BeanFactoryPostProcessor dataFolderIsSound(Environment environment) {
@@ -19,7 +22,7 @@ public class DataFolder {
       DataCheck check =
           DataCheck.of(
               path(environment),
-              environment.getProperty("nineveils.restore", ""),
+              restore(environment),
               environment.getProperty("nineveils.fresh", Boolean.class, false));
       factory.registerSingleton("dataCheck", check);
       if (factory
@@ -27,6 +30,12 @@ public class DataFolder {
         beans.registerDisposableBean("dataCheck", check::close);
       }
     };
+  }
+
+  /** What was restored at the first start is not restored again where the launcher starts anew. */
+  private static String restore(Environment environment) {
+    boolean again = environment.containsProperty(STARTED_AGAIN);
+    return again ? "" : environment.getProperty("nineveils.restore", "");
   }
 
   @Bean

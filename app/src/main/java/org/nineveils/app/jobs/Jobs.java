@@ -232,8 +232,12 @@ public class Jobs {
    * restart too.
    */
   public void stop(long id) {
-    store.stop(id);
     Optional.ofNullable(running.get(id)).ifPresent(JobRun::stop);
+    try {
+      store.stop(id);
+    } catch (RuntimeException e) { // as on a full disk: it stops now all the same
+      LOG.warn("that a job was stopped could not be kept", e);
+    }
   }
 
   public Optional<Job> find(long id) {

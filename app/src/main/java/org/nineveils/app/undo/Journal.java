@@ -5,9 +5,11 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Supplier;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionCallback;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -25,6 +27,7 @@ public class Journal {
   private final Replay replay;
   private final AskedStore asked;
   private final Clock clock;
+  private final AtomicLong acts = new AtomicLong();
 
   Journal(JdbcClient db, TransactionTemplate transaction, Clock clock) {
     this.db = db;
@@ -56,7 +59,7 @@ public class Journal {
    *     Asked}
    */
   public <T> T edit(Set<String> scopes, String label, String gesture, Supplier<T> work) {
-    return transaction.execute(
+    return act(
         status -> {
           asked.check();
           Optional<Edit> same =
@@ -86,7 +89,16 @@ public class Journal {
 
   /** Runs changes that are not to be taken back, in one transaction. */
   public <T> T quietly(Supplier<T> work) {
-    return transaction.execute(status -> work.get());
+    return act(status -> work.get());
+  }
+
+  /** In one transaction; whoever is answered after it finds another place. */
+  private <T> T act(TransactionCallback<T> work) {
+    try {
+      return transaction.execute(work);
+    } finally {
+      acts.incrementAndGet();
+    }
   }
 
   /** Forgets all that could be taken back: what is there now is where the maker starts. */
@@ -101,7 +113,7 @@ public class Journal {
    * @throws Obstacle with a sentence and what can be done about it; then nothing was changed
    */
   public String step(String scope, Steps steps) {
-    return transaction.execute(
+    return act(
         status -> {
           asked.check();
           String said = stepNow(scope, steps);
@@ -167,11 +179,12 @@ public class Journal {
     }
   }
 
-  /** Counts on with every change that was ever recorded; never goes back. */
+  /**
+   * Counts on with every act since the start, also one that is part of a step before it, so that
+   * what was read at one place is as good as long as it is the place. Never goes back.
+   */
   public long place() {
-    return db.sql("select coalesce(max(seq), 0) from sqlite_sequence where name = 'edit_change'")
-        .query(Long.class)
-        .single();
+    return acts.get();
   }
 
   /** What a scope can take back and do again. */

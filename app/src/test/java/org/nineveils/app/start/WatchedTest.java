@@ -23,7 +23,7 @@ class WatchedTest {
     Path script =
         Files.writeString(
             folder.resolve("application"),
-            "cd '%s'\necho start >> starts\nn=$(wc -l < starts)\n%s\n"
+            "cd '%s'\necho \"start ${NINEVEILS_STARTED_AGAIN:-first}\" >> starts\nn=$(wc -l < starts)\n%s\n"
                 .formatted(folder, application));
     ProcessBuilder launcher =
         new ProcessBuilder(
@@ -55,6 +55,9 @@ class WatchedTest {
     Ended ended = ended(start("[ $n -lt 3 ] && exit %d; exit 0".formatted(again)));
     assertThat(ended.status()).isZero();
     assertThat(starts()).hasSize(3);
+    assertThat(starts())
+        .as("a restore, for one, is asked for once")
+        .containsExactly("start first", "start yes", "start yes");
     assertThat(ended.said().lines()).hasSize(2).allMatch("Nine Veils is started again."::equals);
   }
 
