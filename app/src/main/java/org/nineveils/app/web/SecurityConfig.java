@@ -47,7 +47,7 @@ class SecurityConfig {
   };
 
   @Bean
-  SecurityFilterChain chain(HttpSecurity http, Password password, WrongPasswords wrongPasswords) {
+  SecurityFilterChain chain(HttpSecurity http, Password password) {
     http.headers(SecurityConfig::headers)
         .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
         .exceptionHandling(faults -> faults.accessDeniedHandler(new Forbidden()))
@@ -67,7 +67,6 @@ class SecurityConfig {
                   faults.defaultAuthenticationEntryPointFor(
                       new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED),
                       request -> request.getRequestURI().startsWith("/api/")))
-          .authenticationProvider(wrongPasswords)
           .formLogin(
               form ->
                   form.loginPage(LOG_IN)
@@ -111,7 +110,10 @@ class SecurityConfig {
     return firewall;
   }
 
-  /** {noop}: the password stands in the environment of this process anyway. */
+  /**
+   * The one provider, taken up by itself: named to the chain as well, it would look at each
+   * password twice. {noop}: the password stands in the environment of this process anyway.
+   */
   @Bean
   static WrongPasswords wrongPasswords(Clock clock, Password password) {
     return new WrongPasswords(

@@ -185,7 +185,7 @@ class SafetyIT {
 
   @Test
   void theAddressOfFaultsAnswersWithAPage() {
-    var answer = http.get("/error");
+    var answer = http.get("/error", "Accept", "text/html");
     assertThat(answer.body()).contains("There is no page at this address", "Nine Veils");
     assertThat(answer.body()).doesNotContain("Exception");
   }
