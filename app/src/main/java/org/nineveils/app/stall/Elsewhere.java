@@ -41,7 +41,7 @@ class Elsewhere {
   private static final Duration PATIENCE = Duration.ofSeconds(20);
   private static final Duration FOR_A_FILE = Duration.ofSeconds(90);
   private static final int MOST_WAITING = 200;
-  private static final long FRESH_NANOS = 60_000_000_000L;
+  private static final long FRESH_NANOS = 2_000_000_000L;
   private static final long FIRST_WAIT_MS = 400;
   private static final int LONGEST_ANSWER = 1 << 12;
 

@@ -20,11 +20,22 @@ class LoopbackGuard implements WebServerFactoryCustomizer<TomcatServletWebServer
 
   LoopbackGuard(
       @Value("${server.address}") String address,
-      @Value("${server.port}") int port,
+      @Value("${server.port}") String port,
       Password password) {
     this.address = parsed(address);
-    this.port = port;
+    this.port = number(port);
     this.password = password;
+  }
+
+  private static int number(String port) {
+    try {
+      return Integer.parseInt(port.strip());
+    } catch (NumberFormatException e) {
+      throw new CannotStart(
+          "Nine Veils cannot start: what is set as server.port makes no sense: “%s” is no number."
+              .formatted(port),
+          e);
+    }
   }
 
   private static InetAddress parsed(String address) {

@@ -187,7 +187,11 @@ class StallIT {
 
       // what it changes, first for her photos
       desk.navigate("/desk");
-      desk.getByText("2.0 is out").waitFor();
+      desk.waitForCondition( // pages show what was known last of a stall elsewhere
+          () -> {
+            desk.reload();
+            return desk.getByText("2.0 is out").isVisible();
+          });
       desk.getByText("What it changes").click();
       desk.waitForURL("**/update/**");
       assertThat(http.get("/desk").body())

@@ -9,7 +9,7 @@ import org.springframework.mock.env.MockEnvironment;
 
 class LoopbackGuardTest {
   private static LoopbackGuard guard(String address, String password) {
-    return new LoopbackGuard(address, 8377, password(password));
+    return new LoopbackGuard(address, "8377", password(password));
   }
 
   private static Password password(String value) {
@@ -30,7 +30,7 @@ class LoopbackGuardTest {
 
   @Test
   void whatIsNoPortNoAddressOrNoPasswordIsSaidInASentence() {
-    assertThatThrownBy(() -> new LoopbackGuard("127.0.0.1", 70_000, password("")).customize(null))
+    assertThatThrownBy(() -> new LoopbackGuard("127.0.0.1", "70000", password("")).customize(null))
         .isInstanceOf(CannotStart.class)
         .hasMessageContaining("NINEVEILS_PORT is 70000");
     assertThatThrownBy(() -> guard("no.such.address.invalid", ""))
