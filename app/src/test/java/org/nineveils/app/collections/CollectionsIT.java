@@ -151,29 +151,4 @@ class CollectionsIT {
     assertThat(refused.statusCode()).isEqualTo(422);
     assertThat(refused.body()).contains("nothing goes in");
   }
-
-  /** A kit that was removed in another tab made every save of the collection fail. */
-  @Test
-  void aKitThatWasRemovedElsewhereKeepsNothingFromBeingSaved() {
-    String id = start("Sixth Light");
-    long kit = http.kitLike(1, "Soon gone");
-    String doc =
-        """
-        {"rev": %d, "label": "notes", "collection": {"name": "Sixth Light", "version": "1.0",
-         "licence": "", "notes": "%s", "kits": [1, %d], "withoutSections": [], "withoutEffects": [],
-         "coverPhoto": 0, "coverEffect": 0}}""";
-    var first = http.json("PUT", "/api/collections/" + id, doc.formatted(rev(id), "One.", kit));
-    assertThat(first.statusCode()).as(first.body()).isEqualTo(200);
-    http.json("DELETE", "/api/kits/" + kit, "");
-    var second = http.json("PUT", "/api/collections/" + id, doc.formatted(rev(id), "Two.", kit));
-    assertThat(second.statusCode()).as(second.body()).isEqualTo(200);
-    var stored = Json.read(http.get("/api/collections/" + id).body(), "").object("collection");
-    assertThat(stored.text("notes")).isEqualTo("Two.");
-    assertThat(stored.wholes("kits")).containsExactly(1L);
-    http.json("DELETE", "/api/collections/" + id, "");
-  }
-
-  private int rev(String id) {
-    return Json.read(http.get("/api/collections/" + id).body(), "").whole("rev");
-  }
 }
