@@ -89,7 +89,7 @@ public class Journal {
 
   /** Runs changes that are not to be taken back, in one transaction. */
   public <T> T quietly(Supplier<T> work) {
-    return act(status -> work.get());
+    return transaction.execute(status -> work.get());
   }
 
   /** In one transaction; whoever is answered after it finds another place. */
