@@ -28,7 +28,6 @@ public final class JobRun {
   private int startedAt;
   private volatile boolean stopped;
   private volatile boolean cutOff;
-  private volatile boolean given;
   private boolean over;
 
   JobRun(
@@ -111,12 +110,17 @@ public final class JobRun {
     AtomicInteger next = new AtomicInteger();
     Runnable hand =
         () -> {
-          for (int i = next.getAndIncrement(); i < items.size(); i = next.getAndIncrement()) {
-            if (stopped || cutOff || given) {
-              return;
+          try {
+            for (int i = next.getAndIncrement(); i < items.size(); i = next.getAndIncrement()) {
+              if (stopped || cutOff) {
+                return;
+              }
+              T item = items.get(i);
+              sized(name.apply(item), () -> pixels.applyAsLong(item), () -> work.on(item));
             }
-            T item = items.get(i);
-            sized(name.apply(item), () -> pixels.applyAsLong(item), () -> work.on(item));
+          } catch (RuntimeException | Error e) {
+            next.set(items.size()); // whichever hand fails ends the job: none begins anything more
+            throw e;
           }
         };
     List<CompletableFuture<Void>> others = new ArrayList<>();
@@ -125,9 +129,6 @@ public final class JobRun {
     }
     try {
       hand.run();
-    } catch (RuntimeException | Error e) {
-      given = true; // a hand that fails ends the job: the others begin nothing further
-      throw e;
     } finally {
       others.forEach(CompletableFuture::join);
     }

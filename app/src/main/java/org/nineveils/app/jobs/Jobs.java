@@ -37,9 +37,9 @@ public class Jobs {
   private static final String CUT_OFF =
       "The application was ended before this was done. Start it again.";
   private static final int LISTED = 60;
-  private static final long WRITE_EVERY = 1_000_000_000L;
 
   private final JobStore store;
+  private final JobLedger ledger;
   private final JobFolders folders;
   private final Permits permits;
   private final Budget budget;
@@ -49,12 +49,6 @@ public class Jobs {
   private final ExecutorService quick = Executors.newSingleThreadExecutor(named("quick jobs"));
   private final ExecutorService patient = Executors.newSingleThreadExecutor(named("jobs"));
   private final ExecutorService hands = Executors.newFixedThreadPool(SIDE_BY_SIDE, named("hands"));
-
-  /**
-   * Jobs that ended while that could not be written, as on a full disk; written as soon as it can
-   * be.
-   */
-  private final Map<Long, Job> unwritten = new ConcurrentHashMap<>();
 
   private volatile boolean closing;
 
@@ -66,6 +60,7 @@ public class Jobs {
       Clock clock,
       List<JobKind> kinds) {
     this.store = store;
+    this.ledger = new JobLedger(store, this::now);
     this.folders = folders;
     this.permits = permits;
     this.budget = budget;
@@ -150,25 +145,10 @@ public class Jobs {
 
   private void queue(JobKind kind, Job job) {
     JobRun run =
-        new JobRun(job, folders.of(job.id()), permits, budget, hands, SIDE_BY_SIDE, throttled());
+        new JobRun(
+            job, folders.of(job.id()), permits, budget, hands, SIDE_BY_SIDE, ledger.throttled());
     running.put(job.id(), run);
     (kind.nature().isQuick() ? quick : patient).execute(() -> run(kind, run));
-  }
-
-  private java.util.function.Consumer<Job> throttled() {
-    long[] last = {System.nanoTime()};
-    return job -> {
-      synchronized (last) {
-        if (System.nanoTime() - last[0] > WRITE_EVERY) {
-          last[0] = System.nanoTime();
-          try {
-            store.save(job, null);
-          } catch (RuntimeException e) { // how far it is stands in memory; the work goes on
-            LOG.warn("how far a job is could not be kept: {}", job.title(), e);
-          }
-        }
-      }
-    };
   }
 
   private void run(JobKind kind, JobRun run) {
@@ -180,7 +160,7 @@ public class Jobs {
         end(run, Job.State.STOPPED, "Stopped before it began.");
         return;
       }
-      store.save(run.begun(), null);
+      ledger.progress(run.begun());
       folders.made(run.id());
       kind.run(run);
       Job job = run.job();
@@ -210,21 +190,8 @@ public class Jobs {
   }
 
   private void end(JobRun run, Job.State state, String said) {
-    unwritten.put(run.id(), run.ended(state, said));
+    ledger.ended(run.ended(state, said));
     running.remove(run.id());
-    writeEnds();
-  }
-
-  /** Writes how jobs ended, as far as that can be written. */
-  private void writeEnds() {
-    for (Job job : List.copyOf(unwritten.values())) {
-      try {
-        store.save(job, now());
-        unwritten.remove(job.id(), job);
-      } catch (RuntimeException e) {
-        LOG.warn("how a job ended could not be kept yet: {}", job.title(), e);
-      }
-    }
   }
 
   /**
@@ -232,23 +199,17 @@ public class Jobs {
    * restart too.
    */
   public void stop(long id) {
-    Optional.ofNullable(running.get(id)).ifPresent(JobRun::stop);
-    try {
-      store.stop(id);
-    } catch (RuntimeException e) { // as on a full disk: it stops now all the same
-      LOG.warn("that a job was stopped could not be kept", e);
-    }
+    Optional.ofNullable(running.get(id))
+        .ifPresent(
+            run -> {
+              run.stop();
+              ledger.stopped(run.job());
+            });
   }
 
   public Optional<Job> find(long id) {
     JobRun run = running.get(id);
-    if (run != null) {
-      return Optional.of(run.job());
-    }
-    if (!unwritten.isEmpty()) {
-      writeEnds();
-    }
-    return Optional.ofNullable(unwritten.get(id)).or(() -> store.find(id));
+    return run != null ? Optional.of(run.job()) : ledger.find(id);
   }
 
   /** The job of that id. */
