@@ -23,6 +23,7 @@ public final class Checksums {
     }
   }
 
+  /** The list for files by their paths, in their order. */
   public static byte[] list(Map<String, byte[]> files) {
     StringBuilder lines = new StringBuilder();
     files.forEach(

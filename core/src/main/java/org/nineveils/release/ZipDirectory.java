@@ -65,6 +65,7 @@ final class ZipDirectory {
     int begin = in.getInt(end + 16);
     int at = begin;
     int next = 0; // where the next entry begins, by what went before
+    boolean behind = false; // whether sizes stand behind the entry before
     for (int i = 0; i < count; i++) {
       if (in.getInt(at) != ENTRY) {
         return List.of();
@@ -72,7 +73,7 @@ final class ZipDirectory {
       int name = in.getShort(at + 28) & 0xffff;
       String called = text(at + ENTRY_BYTES, name);
       int local = in.getInt(at + 42);
-      if (!follows(next, local) || !isSame(at, local, called)) {
+      if (!follows(next, local, behind) || !isSame(at, local, called)) {
         return List.of();
       }
       next = local + LOCAL_BYTES + name + (in.getShort(local + 28) & 0xffff) + in.getInt(at + 20);
@@ -80,13 +81,10 @@ final class ZipDirectory {
       out.add(new Said(called, in.getInt(at + 16) & 0xffffffffL, in.getInt(at + 24) & 0xffffffffL));
       at += ENTRY_BYTES + name + (in.getShort(at + 30) & 0xffff) + (in.getShort(at + 32) & 0xffff);
     }
-    return follows(next, begin) ? out : List.of();
+    return follows(next, begin, behind) ? out : List.of();
   }
 
-  /** Whether sizes stand behind the entry that was read last. */
-  private boolean behind;
-
-  private boolean follows(int next, int at) {
+  private static boolean follows(int next, int at, boolean behind) {
     int gap = at - next;
     return behind ? gap == BEHIND_BYTES || gap == BEHIND_BYTES + SIGNATURE_BYTES : gap == 0;
   }

@@ -60,10 +60,7 @@ public class WatchedFolders {
   public String watch(String folder, Look look) {
     Path from = folders.of(folder);
     Path to = folders.of(look.to());
-    if (folders.isSame(from, to)) {
-      throw new Refusal(
-          "Results cannot go into the folder that is watched: they would be taken for photos.");
-    }
+    checkApart(from, to);
     if (store.all().stream().anyMatch(w -> folders.isSame(folders.of(w.folder()), to))) {
       throw new Refusal(
           "“%s” is watched itself; results need another folder.".formatted(look.to()));
@@ -73,10 +70,7 @@ public class WatchedFolders {
     }
     folders.made(folder);
     folders.made(look.to());
-    if (folders.isSame(from, to)) { // only now both are there to be compared
-      throw new Refusal(
-          "Results cannot go into the folder that is watched: they would be taken for photos.");
-    }
+    checkApart(from, to); // only now both are there to be compared
     String request =
         Json.write(
             look.how()
@@ -89,6 +83,13 @@ public class WatchedFolders {
     journal.quietly(() -> store.put(name(from), look.look(), request, now()));
     return "“%s” is watched: photos laid there get “%s”, results go into “%s”."
         .formatted(name(from), look.look(), name(to));
+  }
+
+  private void checkApart(Path from, Path to) {
+    if (folders.isSame(from, to)) {
+      throw new Refusal(
+          "Results cannot go into the folder that is watched: they would be taken for photos.");
+    }
   }
 
   private String name(Path folder) {

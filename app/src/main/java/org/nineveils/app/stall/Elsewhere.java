@@ -17,6 +17,7 @@ import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -73,7 +74,7 @@ class Elsewhere {
             thread.setDaemon(true);
             return thread;
           },
-          new ThreadPoolExecutor.DiscardPolicy());
+          new ThreadPoolExecutor.AbortPolicy());
 
   @Autowired
   Elsewhere(@Value("${nineveils.stall:}") String address) {
@@ -211,21 +212,24 @@ class Elsewhere {
     if (other != null) {
       return other;
     }
-    worker.execute(
-        () -> {
-          Optional<String> version = Optional.empty();
-          try {
-            version = asked(letters);
-          } finally {
-            known.put(letters, new Known(version, System.nanoTime()));
-            asking.remove(letters, mine);
-            mine.complete(version);
-          }
-        });
-    if (worker.getQueue().remainingCapacity() == 0) {
-      asking.remove(letters, mine); // it may have been thrown away, and is asked for again later
+    try {
+      worker.execute(() -> answer(letters, mine));
+    } catch (RejectedExecutionException e) { // too many wait: it is asked for again later
+      asking.remove(letters, mine);
+      mine.complete(Optional.empty());
     }
     return mine;
+  }
+
+  private void answer(String letters, CompletableFuture<Optional<String>> mine) {
+    Optional<String> version = Optional.empty();
+    try {
+      version = asked(letters);
+    } finally {
+      known.put(letters, new Known(version, System.nanoTime()));
+      asking.remove(letters, mine);
+      mine.complete(version);
+    }
   }
 
   private Optional<String> asked(String letters) {

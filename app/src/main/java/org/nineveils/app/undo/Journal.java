@@ -180,8 +180,9 @@ public class Journal {
   }
 
   /**
-   * Counts on with every act since the start, also one that is part of a step before it, so that
-   * what was read at one place is as good as long as it is the place. Never goes back.
+   * Counts on with every edit and step since the start, also with an edit that is one with that
+   * before it, so that what was read at one place is as good as long as it is the place. Never goes
+   * back.
    */
   public long place() {
     return acts.get();

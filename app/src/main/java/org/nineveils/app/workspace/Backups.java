@@ -13,6 +13,7 @@ import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.HashSet;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.nineveils.app.data.Blobs;
@@ -75,7 +76,7 @@ class Backups implements JobKind {
   public void run(JobRun run) throws IOException {
     boolean photos = run.request().flag("photos", true);
     Path file = run.folder().resolve("backup.zip");
-    boolean made =
+    Optional<BackupFile.Facts> made =
         written(
             file,
             photos,
@@ -90,7 +91,7 @@ class Backups implements JobKind {
               }
               return true;
             });
-    if (!made) {
+    if (made.isEmpty()) {
       return;
     }
     String day = LocalDate.now(clock.withZone(ZoneOffset.UTC)).toString();
@@ -108,16 +109,16 @@ class Backups implements JobKind {
    * @throws IOException where it could not be written; nothing of it is left then
    */
   BackupFile.Facts write(Path file, boolean photos) throws IOException {
-    written(
-        file,
-        photos,
-        (files, out) -> {
-          for (String sha : files) {
-            out.file(sha, blobs.file(sha));
-          }
-          return true;
-        });
-    return BackupFile.check(file);
+    return written(
+            file,
+            photos,
+            (files, out) -> {
+              for (String sha : files) {
+                out.file(sha, blobs.file(sha));
+              }
+              return true;
+            })
+        .orElseThrow();
   }
 
   /** Writes kept files into a backup; false where it was stopped. */
@@ -129,13 +130,13 @@ class Backups implements JobKind {
    * Writes a backup aside, checks it whole as a restore would, and only then gives it its name:
    * what cannot be restored is never handed out. A file that cannot be read ends it.
    *
-   * @return false where it was stopped; nothing is left then, nor where it fails
+   * @return what it holds; empty where it was stopped: nothing is left then, nor where it fails
    */
-  private boolean written(Path file, boolean photos, Filling filling) throws IOException {
+  private Optional<BackupFile.Facts> written(Path file, boolean photos, Filling filling)
+      throws IOException {
     Path copy = file.resolveSibling(file.getFileName() + ".database.part");
     Path aside = file.resolveSibling(file.getFileName() + ".part");
-    boolean free = keeping.backupBegins();
-    if (!free) {
+    if (!keeping.backupBegins()) {
       throw new Refusal("The folder is being tidied; make the backup when that is done.");
     }
     try {
@@ -144,11 +145,12 @@ class Backups implements JobKind {
       try (BackupFile.Writer out = new BackupFile.Writer(aside, facts(photos, files), copy)) {
         whole = filling.fill(files, out);
       }
-      if (whole) {
-        BackupFile.check(aside);
-        Files.move(aside, file);
+      if (!whole) {
+        return Optional.empty();
       }
-      return whole;
+      BackupFile.Facts read = BackupFile.check(aside);
+      Files.move(aside, file);
+      return Optional.of(read);
     } finally {
       keeping.backupEnded();
       Files.deleteIfExists(copy);
