@@ -1,7 +1,5 @@
 package org.nineveils.picture;
 
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
 import org.nineveils.picture.data.PhotoData;
 
 /**
@@ -18,22 +16,14 @@ record CameraTags(int orientation, int bits, NamedSpace space) {
 
   private static final int OPTIONAL_SPACE_CODE = 2;
 
-  /** ICC.1:2022, B.4: what a JPEG segment of a profile begins with. */
-  private static final byte[] PROFILE = "ICC_PROFILE\0".getBytes(StandardCharsets.US_ASCII);
-
-  private static final int APP2 = 0xe2;
-  private static final int SCAN = 0xda;
-
   /** Damaged tags never lose a picture that decodes. */
   static CameraTags of(byte[] file) {
     PhotoData data = PhotoData.of(file);
     if (PngChunks.isPng(file) || isWebp(file)) {
       return new CameraTags(data.orientation(), 0, null);
     }
-    boolean jpeg = isJpeg(file);
-    boolean profiled = jpeg ? hasProfile(file) : data.hasProfile();
     return new CameraTags(
-        data.orientation(), jpeg ? 0 : data.bits(), profiled ? null : space(data));
+        data.orientation(), isJpeg(file) ? 0 : data.bits(), data.hasProfile() ? null : space(data));
   }
 
   static boolean isWebp(byte[] file) {
@@ -48,24 +38,5 @@ record CameraTags(int orientation, int bits, NamedSpace space) {
     int code = data.colourSpace();
     boolean optional = data.interoperability().startsWith(OPTIONAL_SPACE);
     return (optional && code != 1) || code == OPTIONAL_SPACE_CODE ? NamedSpace.OP_RGB : null;
-  }
-
-  private static boolean hasProfile(byte[] file) {
-    ByteBuffer in = ByteBuffer.wrap(file);
-    int at = 2;
-    while (at + 4 <= file.length && (file[at] & 0xff) == 0xff) {
-      int marker = file[at + 1] & 0xff;
-      if (marker == SCAN) {
-        break; // the picture itself
-      }
-      int from = at + 4;
-      if (marker == APP2
-          && from + PROFILE.length <= file.length
-          && ByteBuffer.wrap(file, from, PROFILE.length).equals(ByteBuffer.wrap(PROFILE))) {
-        return true;
-      }
-      at += 2 + (in.getShort(at + 2) & 0xffff);
-    }
-    return false;
   }
 }

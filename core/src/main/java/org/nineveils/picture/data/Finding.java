@@ -15,6 +15,9 @@ final class Finding {
   /** ISO 16684-3, 1.1.5: keyword of the PNG chunk of XMP, and what follows where it is plain. */
   static final byte[] XMP_CHUNK = ascii("XML:com.adobe.xmp\0\0\0\0\0");
 
+  /** ICC.1:2022, B.4: what a JPEG segment of a profile begins with. */
+  private static final byte[] PROFILE = ascii("ICC_PROFILE\0");
+
   private static final int TIFF_XMP = 700;
   private static final int MOST = 4 << 20;
 
@@ -41,7 +44,8 @@ final class Finding {
     Directory.Field xmp = first.fields().get(TIFF_XMP);
     Directory.Field sets = first.fields().get(Captions.TIFF_TAG);
     byte[] captions = sets == null ? null : Captions.segment(sets.bytes());
-    return new PhotoData(first, xmp == null ? null : xmp.bytes(), captions, null);
+    boolean profiled = first.fields().containsKey(Directory.PROFILE); // ICC.1:2022, B.5
+    return new PhotoData(first, xmp == null ? null : xmp.bytes(), captions, null, profiled);
   }
 
   private static PhotoData jpeg(byte[] file) {
@@ -49,6 +53,7 @@ final class Finding {
     byte[] xmp = null;
     byte[] captions = null;
     boolean small = false;
+    boolean profiled = false;
     ByteBuffer in = ByteBuffer.wrap(file);
     int at = 2;
     while (at + 4 <= file.length && (file[at] & 0xff) == 0xff) {
@@ -64,12 +69,14 @@ final class Finding {
         small = Directory.holdsSmall(block);
       } else if (marker == 0xe1 && begins(body, XMP)) {
         xmp = Arrays.copyOfRange(body, XMP.length, body.length);
+      } else if (marker == 0xe2 && begins(body, PROFILE)) {
+        profiled = true;
       } else if (marker == 0xed) {
         captions = body;
       }
       at += 2 + length;
     }
-    return new PhotoData(exif, xmp, captions, small ? new byte[0] : null);
+    return new PhotoData(exif, xmp, captions, small ? new byte[0] : null, profiled);
   }
 
   private static PhotoData png(byte[] file) {

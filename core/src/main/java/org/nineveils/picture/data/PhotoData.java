@@ -59,6 +59,7 @@ public final class PhotoData {
   final byte[] xmp;
   final byte[] captions;
   private final byte[] small;
+  private final boolean profiled;
 
   /**
    * Data as found.
@@ -67,12 +68,19 @@ public final class PhotoData {
    * @param xmp packet, null for none
    * @param captions the JPEG segment that holds IPTC captions as it stands, null for none
    * @param small picture inside, a JPEG; empty where there is room for one, null for none
+   * @param profiled whether the file carries a profile of its colours
    */
-  PhotoData(Directory exif, byte[] xmp, byte[] captions, byte[] small) {
+  PhotoData(Directory exif, byte[] xmp, byte[] captions, byte[] small, boolean profiled) {
     this.small = small;
+    this.profiled = profiled;
     this.exif = exif;
     this.xmp = xmp;
     this.captions = captions;
+  }
+
+  /** Data of a result, whose profile its writer gives it. */
+  PhotoData(Directory exif, byte[] xmp, byte[] captions, byte[] small) {
+    this(exif, xmp, captions, small, false);
   }
 
   /** What a JPEG, PNG, TIFF or WebP file holds; never refuses, what cannot be read is left out. */
@@ -182,9 +190,9 @@ public final class PhotoData {
     return Math.max(0, number(exif, BITS));
   }
 
-  /** Whether a TIFF carries a profile of its colours (ICC.1:2022, B.5). */
+  /** Whether a JPEG or TIFF carries a profile of its colours. */
   public boolean hasProfile() {
-    return exif != null && exif.fields().containsKey(Directory.PROFILE);
+    return profiled;
   }
 
   /**
