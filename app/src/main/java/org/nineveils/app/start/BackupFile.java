@@ -128,14 +128,14 @@ public final class BackupFile {
     String name = String.valueOf(file.getFileName());
     try (ZipInputStream zip =
         new ZipInputStream(new BufferedInputStream(Files.newInputStream(file)))) {
-      ZipEntry first = zip.getNextEntry();
+      ZipEntry first = next(zip);
       if (first == null || !first.getName().equals(MANIFEST)) {
         throw new Refusal("“%s” is no backup.".formatted(name));
       }
       Fields manifest = manifest(zip.readNBytes(MOST_MANIFEST), name);
       int files = 0;
       boolean database = false;
-      for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+      for (ZipEntry e = next(zip); e != null; e = next(zip)) {
         if (e.getName().equals(DataCheck.DATABASE)) {
           Path to = folder == null ? null : folder.resolve("restoring");
           checked(zip, manifest.text("database"), to, name, "its database");
@@ -163,6 +163,15 @@ public final class BackupFile {
           new Refusal("“%s” is damaged or no backup; nothing was changed.".formatted(name));
       refusal.initCause(e);
       throw refusal;
+    }
+  }
+
+  /** The next entry, null at the end; a name that is no UTF-8 is damage like any other. */
+  private static ZipEntry next(ZipInputStream zip) throws IOException {
+    try {
+      return zip.getNextEntry();
+    } catch (IllegalArgumentException e) {
+      throw new IOException("an entry's name cannot be read", e);
     }
   }
 

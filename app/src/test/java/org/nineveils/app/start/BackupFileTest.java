@@ -1,8 +1,10 @@
 package org.nineveils.app.start;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -66,6 +68,17 @@ class BackupFileTest {
       }
     }
     assertThat(refused).isPositive();
+  }
+
+  @Test
+  void aNameInABackupThatIsNoTextIsDamage() throws Exception {
+    byte[] bytes = Files.readAllBytes(backup(database()));
+    String text = new String(bytes, StandardCharsets.ISO_8859_1);
+    bytes[text.indexOf("nine-veils.db") + 3] = (byte) 0xff;
+    Path damaged = Files.write(folder.resolve("m.zip"), bytes);
+    assertThatThrownBy(() -> BackupFile.check(damaged))
+        .isInstanceOf(Refusal.class)
+        .hasMessage("“m.zip” is damaged or no backup; nothing was changed.");
   }
 
   /** The manifest fits: only the database itself can tell. */
