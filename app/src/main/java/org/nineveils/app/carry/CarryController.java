@@ -1,12 +1,10 @@
 package org.nineveils.app.carry;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.nineveils.app.kits.KitService;
-import org.nineveils.app.memory.Permits;
+import org.nineveils.app.web.Uploads;
 import org.nineveils.kit.Names;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -22,11 +20,11 @@ import org.springframework.web.multipart.MultipartFile;
 @RestController
 class CarryController {
   private final KitCarrying carrying;
-  private final Permits permits;
+  private final Uploads uploads;
   private final KitService kits;
 
-  CarryController(KitCarrying carrying, KitService kits, Permits permits) {
-    this.permits = permits;
+  CarryController(KitCarrying carrying, KitService kits, Uploads uploads) {
+    this.uploads = uploads;
     this.carrying = carrying;
     this.kits = kits;
   }
@@ -50,21 +48,12 @@ class CarryController {
       @RequestParam("file") MultipartFile file,
       @RequestParam(name = "rename", defaultValue = "false") boolean rename) {
     String name = file.getOriginalFilename() == null ? "file" : file.getOriginalFilename();
-    List<Long> made =
-        permits.unpacking(file.getSize(), () -> carrying.open(bytes(file), name, rename));
+    List<Long> made = uploads.read(file, bytes -> carrying.open(bytes, name, rename));
     return Map.of(
         "go", made.size() == 1 ? "/kits/" + made.get(0) : "/kits",
         "said",
             made.size() == 1
                 ? "Opened."
                 : String.format(Locale.ROOT, "%d kits were opened.", made.size()));
-  }
-
-  private static byte[] bytes(MultipartFile file) {
-    try {
-      return file.getBytes();
-    } catch (IOException e) {
-      throw new UncheckedIOException("a file that came in could not be read", e);
-    }
   }
 }

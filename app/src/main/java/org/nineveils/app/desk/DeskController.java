@@ -1,11 +1,8 @@
 package org.nineveils.app.desk;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.fault.NotFound;
-import org.nineveils.app.memory.Permits;
 import org.nineveils.app.photos.Photo;
 import org.nineveils.app.photos.PhotoService;
 import org.nineveils.app.photos.Side;
@@ -13,6 +10,7 @@ import org.nineveils.app.render.Answers;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Steps;
 import org.nineveils.app.undo.Undo;
+import org.nineveils.app.web.Uploads;
 import org.nineveils.guide.GuideFormat;
 import org.nineveils.release.Checksums;
 import org.nineveils.release.Release;
@@ -32,7 +30,7 @@ import org.springframework.web.multipart.MultipartFile;
 /** The pages of the desk: what a photographer sees, and nothing of the maker's side. */
 @Controller
 class DeskController {
-  private final Permits permits;
+  private final Uploads uploads;
   private final DeskService desk;
   private final Updates updates;
   private final DeskSearch search;
@@ -45,8 +43,8 @@ class DeskController {
       DeskSearch search,
       PhotoService photos,
       Journal journal,
-      Permits permits) {
-    this.permits = permits;
+      Uploads uploads) {
+    this.uploads = uploads;
     this.desk = desk;
     this.updates = updates;
     this.search = search;
@@ -145,16 +143,8 @@ class DeskController {
       @RequestParam("file") MultipartFile file,
       @RequestParam(name = "sure", defaultValue = "false") boolean sure) {
     String name = file.getOriginalFilename() == null ? "file" : file.getOriginalFilename();
-    long id = permits.unpacking(file.getSize(), () -> desk.take(name, bytes(file), "", sure));
+    long id = uploads.read(file, bytes -> desk.take(name, bytes, "", sure));
     return Map.of("go", updates.way(id));
-  }
-
-  private static byte[] bytes(MultipartFile file) {
-    try {
-      return file.getBytes();
-    } catch (IOException e) {
-      throw new UncheckedIOException("a file that came in could not be read", e);
-    }
   }
 
   /** Effects of all releases, found by words. */

@@ -1,6 +1,5 @@
 package org.nineveils.app.regions;
 
-import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.fault.NotFound;
@@ -15,6 +14,7 @@ import org.nineveils.app.undo.Journal;
 import org.nineveils.app.undo.Save;
 import org.nineveils.app.undo.Steps;
 import org.nineveils.app.undo.Undo;
+import org.nineveils.app.web.Uploads;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.KindsJson;
@@ -51,6 +51,7 @@ class RegionController {
   private final PhotoService photos;
   private final StageRenderer stage;
   private final Journal journal;
+  private final Uploads uploads;
 
   RegionController(
       RegionService regions,
@@ -58,7 +59,9 @@ class RegionController {
       Tags tags,
       PhotoService photos,
       StageRenderer stage,
-      Journal journal) {
+      Journal journal,
+      Uploads uploads) {
+    this.uploads = uploads;
     this.regions = regions;
     this.facts = facts;
     this.tags = tags;
@@ -152,10 +155,9 @@ class RegionController {
   Map<String, Object> read(
       @PathVariable("id") long id,
       @RequestParam("region") String region,
-      @RequestParam("file") MultipartFile file)
-      throws IOException {
+      @RequestParam("file") MultipartFile file) {
     String name = file.getOriginalFilename() == null ? "The picture" : file.getOriginalFilename();
-    regions.read(id, region, name, file.getBytes());
+    uploads.read(file, bytes -> regions.read(id, region, name, bytes));
     return said(id, "The region is what the picture shows.");
   }
 

@@ -216,8 +216,9 @@ public class RegionService {
    * Reads a region from a grey picture, which its rules and its paint give way to.
    *
    * @param bytes of a picture, white inside; of any size with the photo's shape
+   * @return its name on the shelf
    */
-  public void read(long photoId, String id, String fileName, byte[] bytes) {
+  public String read(long photoId, String id, String fileName, byte[] bytes) {
     RegionStore.Row row = row(photoId);
     PhotoRegion region = of(row, id);
     Photo photo = photos.get(photoId);
@@ -235,6 +236,7 @@ public class RegionService {
           store.store(row.id(), new PhotoRegions(all));
           store.strokes().clear(row.id(), photoId, id);
         });
+    return sha;
   }
 
   private static void checkShape(Picture grey, Photo photo, String fileName) {

@@ -1,7 +1,7 @@
 package org.nineveils.app.render;
 
-import java.io.IOException;
 import java.util.Map;
+import org.nineveils.app.web.Uploads;
 import org.nineveils.setting.PictureSetting;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,21 +15,25 @@ import org.springframework.web.multipart.MultipartFile;
 @RestController
 class PlacedPicturesController {
   private final PlacedPictures pictures;
+  private final Uploads uploads;
 
-  PlacedPicturesController(PlacedPictures pictures) {
+  PlacedPicturesController(PlacedPictures pictures, Uploads uploads) {
+    this.uploads = uploads;
     this.pictures = pictures;
   }
 
   @PostMapping("/api/pictures")
   Map<String, Object> add(
-      @RequestParam("file") MultipartFile file, @RequestParam("use") PictureSetting.Use use)
-      throws IOException {
+      @RequestParam("file") MultipartFile file, @RequestParam("use") PictureSetting.Use use) {
     String name = file.getOriginalFilename() == null ? "picture" : file.getOriginalFilename();
     return Map.of(
         "sha",
-        use == PictureSetting.Use.COLOUR_TABLE
-            ? pictures.takeTable(name, file.getBytes())
-            : pictures.take(name, file.getBytes()));
+        uploads.read(
+            file,
+            bytes ->
+                use == PictureSetting.Use.COLOUR_TABLE
+                    ? pictures.takeTable(name, bytes)
+                    : pictures.take(name, bytes)));
   }
 
   @GetMapping("/pictures/{sha}/small")
