@@ -47,7 +47,7 @@ class BatchApi {
   Map<String, Object> take(@PathVariable("id") long id, @RequestParam("file") MultipartFile file)
       throws IOException {
     fittings.get(id);
-    return Map.of("token", incoming.take(file.getBytes()));
+    return Map.of("token", incoming.take(file));
   }
 
   /** How far the last batch is; without one, “progress” is missing. */

@@ -10,6 +10,7 @@ import org.nineveils.app.fault.NotFound;
 import org.nineveils.refusal.Refusal;
 import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
+import org.springframework.web.multipart.MultipartFile;
 
 /**
  * Files that are on their way into a batch: taken in one by one, moved into its job when it begins.
@@ -25,14 +26,14 @@ class Incoming {
     this.folder = DataFolder.path(environment).resolve(FOLDER);
   }
 
-  /** Takes a file in. @return its name here */
-  String take(byte[] bytes) throws IOException {
+  /** Takes a file in without holding it in memory. @return its name here */
+  String take(MultipartFile in) throws IOException {
     String token = UUID.randomUUID().toString();
-    Room.check(folder, bytes.length);
+    Room.check(folder, in.getSize());
     Files.createDirectories(folder);
     Path file = folder.resolve(token);
     try {
-      Files.write(file, bytes);
+      in.transferTo(file);
     } catch (IOException e) {
       Files.deleteIfExists(file);
       throw e;
