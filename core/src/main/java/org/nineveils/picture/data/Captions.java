@@ -1,5 +1,8 @@
 package org.nineveils.picture.data;
 
+import static java.nio.charset.StandardCharsets.ISO_8859_1;
+import static java.nio.charset.StandardCharsets.UTF_8;
+
 import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;
 import java.nio.charset.Charset;
@@ -7,7 +10,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * Captions and rights as IPTC-IIM 4.2 keeps them: data sets, each a mark, a record, a number and a
@@ -104,53 +106,40 @@ final class Captions {
   }
 
   /**
-   * Title, description, creators, rights and keywords as an XMP packet; null where there is none.
+   * What of the captions an XMP packet lacks is added to it, by the table of the IPTC Photo
+   * Metadata Standard; null where there is neither.
+   *
+   * @param segment null for none
+   * @param xmp packet, null for none; taken as it is where it cannot be read
    */
-  static byte[] xmp(byte[] segment) {
+  static byte[] intoXmp(byte[] segment, byte[] xmp) {
     byte[] sets = ofSegment(segment);
-    if (sets == null) {
-      return null;
+    XmpPacket packet = xmp == null ? XmpPacket.blank() : XmpPacket.read(xmp).orElse(null);
+    if (sets == null || packet == null) {
+      return xmp;
     }
     List<DataSet> all = read(sets);
-    boolean utf8 =
-        all.stream()
-            .anyMatch(
-                s -> s.set() == 1 && s.number() == 90 && java.util.Arrays.equals(s.value(), UTF8));
-    Charset as = utf8 ? StandardCharsets.UTF_8 : StandardCharsets.ISO_8859_1;
-    String inside =
-        element("title", "Alt", " xml:lang=\"x-default\"", all, 5, as)
-            + element("description", "Alt", " xml:lang=\"x-default\"", all, 120, as)
-            + element("creator", "Seq", "", all, 80, as)
-            + element("rights", "Alt", " xml:lang=\"x-default\"", all, 116, as)
-            + element("subject", "Bag", "", all, 25, as);
-    return inside.isEmpty() ? null : packet(inside).getBytes(StandardCharsets.UTF_8);
+    Charset as = all.stream().anyMatch(Captions::saysUtf8) ? UTF_8 : ISO_8859_1;
+    boolean added = false;
+    for (CaptionNames one : CaptionNames.values()) {
+      List<String> values =
+          all.stream()
+              .filter(s -> s.set() == 2 && s.number() == one.number())
+              .map(
+                  s ->
+                      one.said(
+                          new String(s.value(), as).replaceAll("[\\p{Cntrl}\uFFFE\uFFFF]", " ")))
+              .filter(s -> !s.isBlank())
+              .toList();
+      if (!values.isEmpty() && !packet.has(one::is)) {
+        packet.add(one.namespace(), one.qualified(), one.list(), values);
+        added = true;
+      }
+    }
+    return added ? packet.bytes() : xmp;
   }
 
-  private static String packet(String inside) {
-    return """
-        <?xpacket begin="\uFEFF" id="W5M0MpCehiHzreSzNTczkc9d"?>\
-        <x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">\
-        <rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/">%s</rdf:Description>\
-        </rdf:RDF></x:xmpmeta><?xpacket end="w"?>"""
-        .formatted(inside);
-  }
-
-  private static String element(
-      String name, String list, String more, List<DataSet> all, int number, Charset as) {
-    String items =
-        all.stream()
-            .filter(s -> s.set() == 2 && s.number() == number)
-            .map(s -> "<rdf:li%s>%s</rdf:li>".formatted(more, escaped(new String(s.value(), as))))
-            .collect(Collectors.joining());
-    return items.isEmpty()
-        ? ""
-        : "<dc:%1$s><rdf:%2$s>%3$s</rdf:%2$s></dc:%1$s>".formatted(name, list, items);
-  }
-
-  private static String escaped(String text) {
-    return text.replaceAll("\\p{Cntrl}", " ")
-        .replace("&", "&amp;")
-        .replace("<", "&lt;")
-        .replace(">", "&gt;");
+  private static boolean saysUtf8(DataSet s) {
+    return s.set() == 1 && s.number() == 90 && java.util.Arrays.equals(s.value(), UTF8);
   }
 }

@@ -144,27 +144,27 @@ public final class PhotoData {
     return new PhotoData(first, words, Captions.discreet(captions), small);
   }
 
+  /** What cannot be read says nothing of orientation to those who read it either. */
   private static byte[] upright(byte[] xmp) {
-    String text = text(xmp);
-    text = text.replaceAll("(tiff:Orientation\\s*=\\s*[\"'])[0-9]", "$11");
-    return bytes(text.replaceAll("(<tiff:Orientation>)[0-9]", "$11"));
+    return XmpPacket.read(xmp)
+        .map(
+            packet -> {
+              packet.put(
+                  (space, name) -> space.equals(XmpPacket.TIFF) && name.equals("Orientation"), "1");
+              return packet.bytes();
+            })
+        .orElse(xmp);
   }
 
-  private static final String NAMES =
-      "(?:exif:GPS\\w+|aux:(?:SerialNumber|LensSerialNumber|OwnerName)|exifEX:(?:BodySerialNumber|LensSerialNumber|CameraOwnerName)"
-          + "|photoshop:(?:City|State|Country)|Iptc4xmpCore:(?:Location|CountryCode))";
-
+  /** Null where it cannot be read: then nobody knows what it tells. */
   private static byte[] discreet(byte[] xmp) {
-    String text = text(xmp).replaceAll("\\s" + NAMES + "\\s*=\\s*(?:\"[^\"]*\"|'[^']*')", "");
-    return bytes(text.replaceAll("<(" + NAMES + ")(?:\\s[^>]*)?>[^<]*</\\1>", ""));
-  }
-
-  private static String text(byte[] xmp) {
-    return new String(xmp, StandardCharsets.UTF_8);
-  }
-
-  private static byte[] bytes(String text) {
-    return text.getBytes(StandardCharsets.UTF_8);
+    return XmpPacket.read(xmp)
+        .map(
+            packet -> {
+              packet.without(Telling::has);
+              return packet.bytes();
+            })
+        .orElse(null);
   }
 
   /** Exif as a block without a small picture, as it stands in PNG files; null for none. */

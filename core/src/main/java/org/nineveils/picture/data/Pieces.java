@@ -60,7 +60,7 @@ public final class Pieces {
     if (data.exif != null) {
       chunk(out, "eXIf", data.block());
     }
-    byte[] xmp = data.xmp == null ? Captions.xmp(data.captions) : data.xmp;
+    byte[] xmp = Captions.intoXmp(data.captions, data.xmp);
     if (xmp != null) {
       ByteArrayOutputStream body = new ByteArrayOutputStream();
       body.writeBytes(Finding.XMP_CHUNK);
