@@ -9,8 +9,11 @@ import org.nineveils.picture.data.PhotoData;
  * @param orientation 1…8 (Exif 2.32, 4.6.5.A); 1 for upright
  * @param bits of a sample where a TIFF says so, 0 otherwise: decoders give 12 of them unscaled
  * @param space that the colours are in where no profile says so; null for sRGB
+ * @param premultiplied whether a TIFF's colours are multiplied by how much of a pixel is there
+ * @param otherInks whether a TIFF's inks are others than cyan, magenta, yellow and black
  */
-record CameraTags(int orientation, int bits, NamedSpace space) {
+record CameraTags(
+    int orientation, int bits, NamedSpace space, boolean premultiplied, boolean otherInks) {
   /** DCF 2.0, 4.3.2: of a file in the optional colour space. */
   private static final String OPTIONAL_SPACE = "R03";
 
@@ -20,10 +23,14 @@ record CameraTags(int orientation, int bits, NamedSpace space) {
   static CameraTags of(byte[] file) {
     PhotoData data = PhotoData.of(file);
     if (PngChunks.isPng(file) || isWebp(file)) {
-      return new CameraTags(data.orientation(), 0, null);
+      return new CameraTags(data.orientation(), 0, null, false, false);
+    }
+    NamedSpace space = data.hasProfile() ? null : space(data);
+    if (isJpeg(file)) {
+      return new CameraTags(data.orientation(), 0, space, false, false);
     }
     return new CameraTags(
-        data.orientation(), isJpeg(file) ? 0 : data.bits(), data.hasProfile() ? null : space(data));
+        data.orientation(), data.bits(), space, data.isPremultiplied(), data.hasOtherInks());
   }
 
   static boolean isWebp(byte[] file) {

@@ -204,10 +204,15 @@ public final class PictureReader {
       throw damaged(name, null);
     }
     if (!PngChunks.isPng(bytes)) {
-      return Samples.toSrgb(image, tags.bits(), null, tags.space(), name);
+      if (tags.otherInks()) {
+        throw new PictureException(
+            "“%s” holds inks other than cyan, magenta, yellow and black.".formatted(name));
+      }
+      return Samples.toSrgb(image, tags, null, tags.space(), name);
     }
     ICC_Profile profile = Profiles.ofPng(bytes);
-    return Samples.toSrgb(image, 0, profile, NamedSpace.ofPng(bytes, profile != null, name), name);
+    NamedSpace named = NamedSpace.ofPng(bytes, profile != null, name);
+    return Samples.toSrgb(image, tags, profile, named, name);
   }
 
   private static void checkSize(int width, int height, String name) {

@@ -1,5 +1,6 @@
 package org.nineveils.picture;
 
+import java.awt.Transparency;
 import java.awt.color.CMMException;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
@@ -7,6 +8,7 @@ import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.awt.image.ColorConvertOp;
 import java.awt.image.ColorModel;
+import java.awt.image.ComponentColorModel;
 import java.awt.image.DataBuffer;
 import java.awt.image.IndexColorModel;
 import java.awt.image.Raster;
@@ -34,14 +36,14 @@ final class Samples {
    * The image in sRGB.
    *
    * @param image as decoded
-   * @param bits of a whole sample where that is known, 0 otherwise
+   * @param tags what the file says of its samples
    * @param profile profile to read the samples by, or null for the image's own colour space
    * @param named space that the samples are in where there is no profile, or null
    * @param name for messages
    */
   static Decoded toSrgb(
-      BufferedImage image, int bits, ICC_Profile profile, NamedSpace named, String name) {
-    BufferedImage direct = spread(image);
+      BufferedImage image, CameraTags tags, ICC_Profile profile, NamedSpace named, String name) {
+    BufferedImage direct = tags.premultiplied() ? straight(spread(image)) : spread(image);
     ColorModel model = direct.getColorModel();
     ICC_Profile source = profile != null ? profile : profileOf(model.getColorSpace());
     int colours = model.getNumColorComponents();
@@ -49,11 +51,14 @@ final class Samples {
       source = null;
     }
     Raster samples = direct.getRaster();
-    float scale = scale(samples, bits);
+    float scale = scale(samples, tags.bits());
     Picture picture;
     if (named != null && colours == 3) {
       picture = named.toSrgb(planes(samples, colours, scale));
+    } else if (source == null && model.getColorSpace().getType() == ColorSpace.TYPE_CMYK) {
+      picture = inks(samples, scale);
     } else if (source == null || Profiles.isSrgb(source)) {
+      checkPlain(model, name);
       picture = planes(samples, colours, scale);
     } else {
       picture = planes(convert(samples, colours, scale, source, name), 3, CODE);
@@ -86,6 +91,20 @@ final class Samples {
       }
     }
     return copy;
+  }
+
+  /** Colours by themselves, of an image in which they were laid over black; decoders do not say. */
+  private static BufferedImage straight(BufferedImage image) {
+    ColorModel model = image.getColorModel();
+    if (!model.hasAlpha() || image.getRaster().getNumBands() != model.getNumComponents()) {
+      return image;
+    }
+    int type = image.getRaster().getTransferType();
+    var said =
+        new ComponentColorModel(model.getColorSpace(), true, true, Transparency.TRANSLUCENT, type);
+    BufferedImage out = new BufferedImage(said, image.getRaster(), true, null);
+    out.coerceData(false);
+    return out;
   }
 
   /** By what samples are multiplied to lie in 0…1. */
@@ -145,6 +164,30 @@ final class Samples {
       throw new PictureException(
           "The colour profile in “%s” cannot be used to convert it to sRGB.".formatted(name), e);
     }
+  }
+
+  private static void checkPlain(ColorModel model, String name) {
+    int type = model.getColorSpace().getType();
+    if (type != ColorSpace.TYPE_RGB && type != ColorSpace.TYPE_GRAY) {
+      throw new PictureException(
+          "“%s” has its colours as neither RGB, CMYK nor grey, and no profile says what they are."
+              .formatted(name));
+    }
+  }
+
+  /**
+   * Cyan, magenta, yellow and black without a profile: red is 1 − min(1, c · (1 − k) + k) and so on
+   * (CSS Color Module Level 5, 8.2, the naive conversion).
+   */
+  private static Picture inks(Raster raster, float scale) {
+    Picture out = planes(raster, 3, scale);
+    float[] black = plane(raster, 3, scale);
+    for (float[] plane : new float[][] {out.r(), out.g(), out.b()}) {
+      for (int i = 0; i < plane.length; i++) {
+        plane[i] = 1 - Math.min(1, plane[i] * (1 - black[i]) + black[i]);
+      }
+    }
+    return out;
   }
 
   private static Picture planes(Raster raster, int colours, float scale) {

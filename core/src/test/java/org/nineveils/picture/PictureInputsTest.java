@@ -3,6 +3,7 @@ package org.nineveils.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -10,18 +11,26 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.zip.CRC32;
 import java.util.zip.Deflater;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.nineveils.colour.Ciede2000;
+import org.nineveils.colour.Lab;
 import org.nineveils.colour.Srgb;
+import org.nineveils.testing.Tiffs;
 
 /** Depths, colour spaces, transparency and formats that come from elsewhere. */
 class PictureInputsTest {
+  @TempDir Path folder;
+
   private static byte[] png(Picture picture, byte[]... chunks) {
     byte[] png = PictureWriter.png16(picture);
     byte[] bare = PngChunks.pixels(png);
@@ -233,5 +242,83 @@ class PictureInputsTest {
     assertThat(cover).isPresent();
     assertThat(cover.get().r()).containsExactly(0x40 / 255f, 1);
     assertThat(PictureReader.cover(PictureWriter.png16(flat(1, 0, 0)), "o.png")).isEmpty();
+  }
+
+  private static void isColour(Picture read, double r, double g, double b) {
+    assertThat(new double[] {read.r()[5], read.g()[5], read.b()[5]})
+        .usingComparatorWithPrecision(1.5 / 255)
+        .containsExactly(r / 255, g / 255, b / 255);
+  }
+
+  /**
+   * TIFF 6.0, section 18: what is premultiplied lies over white by adding the white that is left.
+   */
+  @ParameterizedTest
+  @CsvSource({"100, 50, 20, 128", "0, 0, 0, 0", "7, 5, 3, 10", "200, 100, 50, 255"})
+  void aPremultipliedTiffLiesOverWhite(int r, int g, int b, int a) {
+    int left = 255 - a;
+    isColour(
+        PictureReader.read(Tiffs.flat(8, 2, 338, 1, r, g, b, a), "p.tif"),
+        r + left,
+        g + left,
+        b + left);
+    double part = a / 255.0;
+    isColour(
+        PictureReader.read(Tiffs.flat(8, 2, 338, 2, r, g, b, a), "s.tif"),
+        r * part + left,
+        g * part + left,
+        b * part + left);
+  }
+
+  /** CSS Color Module Level 5, device-cmyk: 1 − min(1, c · (1 − k) + k). */
+  @ParameterizedTest
+  @CsvSource({
+    "0, 0, 0, 0, 255, 255, 255",
+    "255, 0, 0, 0, 0, 255, 255",
+    "0, 0, 0, 255, 0, 0, 0",
+    "51, 102, 0, 51, 163.2, 122.4, 204"
+  })
+  void inksWithoutAProfileAreInks(int c, int m, int y, int k, double r, double g, double b) {
+    isColour(PictureReader.read(Tiffs.flat(8, 5, 0, 0, c, m, y, k), "inks.tif"), r, g, b);
+  }
+
+  @Test
+  void otherInksAreNotTakenForColours() {
+    assertThatThrownBy(() -> PictureReader.read(Tiffs.flat(8, 5, 332, 2, 1, 2, 3, 4), "spot.tif"))
+        .isInstanceOf(PictureException.class)
+        .hasMessageStartingWith("“spot.tif”");
+  }
+
+  /** The reference decoder of the format, as Debian carries it (package webp). */
+  @ParameterizedTest
+  @ValueSource(ints = {50, 80, 95})
+  void lossyWebpIsWhatTheReferenceDecoderMakesOfIt(int quality) throws Exception {
+    assumeTrue(
+        Files.isExecutable(Path.of("/usr/bin/cwebp"))
+            && Files.isExecutable(Path.of("/usr/bin/dwebp")),
+        "the reference decoder is missing: apt-get install webp");
+    Path photo = Path.of("../demo/photos/pet-ginger-cat.jpg");
+    Path lossy = folder.resolve("lossy.webp");
+    Path reference = folder.resolve("reference.png");
+    run("cwebp", "-quiet", "-q", String.valueOf(quality), photo.toString(), "-o", lossy.toString());
+    run("dwebp", "-quiet", lossy.toString(), "-o", reference.toString());
+    Picture ours = PictureReader.read(lossy);
+    Picture theirs = PictureReader.read(reference);
+    for (int part = 0; part < 4; part++) { // the error of a wrong decoder grows along the picture
+      double sum = 0;
+      int n = ours.r().length / 4;
+      for (int i = part * n; i < (part + 1) * n; i += 3) {
+        sum += Ciede2000.between(lab(ours, i), lab(theirs, i));
+      }
+      assertThat(sum / (n / 3)).as("quarter %d", part).isLessThan(0.8);
+    }
+  }
+
+  private static Lab lab(Picture p, int i) {
+    return Lab.ofSrgb(p.r()[i], p.g()[i], p.b()[i]);
+  }
+
+  private static void run(String... command) throws Exception {
+    assertThat(new ProcessBuilder(command).inheritIO().start().waitFor()).isZero();
   }
 }

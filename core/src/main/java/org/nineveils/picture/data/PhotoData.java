@@ -25,6 +25,8 @@ public final class PhotoData {
   private static final int DATE = 0x0132;
   private static final int ARTIST = 0x013B;
   private static final int COPYRIGHT = 0x8298;
+  private static final int INK_SET = 332;
+  private static final int EXTRA_SAMPLES = 338;
   private static final int COLOUR_SPACE = 0xA001;
   private static final int WIDTH = 0xA002;
   private static final int HEIGHT = 0xA003;
@@ -188,6 +190,16 @@ public final class PhotoData {
    */
   public int bits() {
     return Math.max(0, number(exif, BITS));
+  }
+
+  /** Whether a TIFF's first extra sample is premultiplied alpha (TIFF 6.0, section 18). */
+  public boolean isPremultiplied() {
+    return number(exif, EXTRA_SAMPLES) == 1;
+  }
+
+  /** Whether a TIFF's inks are others than those of CMYK (TIFF 6.0, section 16). */
+  public boolean hasOtherInks() {
+    return number(exif, INK_SET) == 2;
   }
 
   /** Whether a JPEG or TIFF carries a profile of its colours. */

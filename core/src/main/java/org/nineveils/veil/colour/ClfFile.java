@@ -17,9 +17,10 @@ import org.xml.sax.SAXException;
 
 /**
  * Reads colour tables in Common LUT Format (ASC/AMPAS S-2014-006, version 3, from memory): a
- * ProcessList of which LUT1D, LUT3D, Matrix, Range and ASC_CDL are understood. A single LUT3D is
- * taken as it is; anything else is worked out at {@link ColourTable#MOST} entries an axis. Values
- * are cut to 0…1 at the end, as every veil's are.
+ * ProcessList of which LUT1D, LUT3D, Matrix, Range and ASC_CDL are understood. A single LUT3D that
+ * is tetrahedral is taken as it is; one that is trilinear, as it is where a file says nothing, gets
+ * more entries between its own; anything else is worked out at {@link ColourTable#MOST} entries an
+ * axis. Values are cut to 0…1 at the end, as every veil's are.
  */
 public final class ClfFile {
   private ClfFile() {}
@@ -72,7 +73,7 @@ public final class ClfFile {
     }
     int side =
         nodes.size() == 1 && nodes.get(0) instanceof ClfTables.Cube cube
-            ? cube.side()
+            ? cube.own()
             : ColourTable.MOST;
     return baked(nodes, side);
   }

@@ -40,6 +40,9 @@ final class ClfSteps {
     double to = one(s, "minOutValue").map(v -> v / out).orElse(low.orElse(0.0));
     double end = one(s, "maxOutValue").map(v -> v / out).orElse(high.orElse(1.0));
     boolean both = low.isPresent() && high.isPresent();
+    if (low.isEmpty() && high.isEmpty()) {
+      throw s.fault("has no bounds");
+    }
     if (both && !(high.get() > low.get())) {
       throw s.fault("ends below where it begins");
     }

@@ -37,21 +37,64 @@ final class ClfTables {
     };
   }
 
-  /** A table of three axes, blue running fastest. */
-  record Cube(int side, NodeTable table, Band in, Band out) implements ClfNode {
+  /**
+   * A table of three axes, blue running fastest.
+   *
+   * @param straight whether colours between eight nodes are mixed along each axis in turn
+   *     (trilinear, which holds where a file says nothing); of the nearest four of them otherwise
+   */
+  @SuppressWarnings("ArrayRecordComponent") // large, and handed over
+  record Cube(int side, float[] nodes, boolean straight, NodeTable table, Band in, Band out)
+      implements ClfNode {
     @Override
     public void apply(double[] rgb) {
-      in.r[0] = within(rgb[0]);
-      in.g[0] = within(rgb[1]);
-      in.b[0] = within(rgb[2]);
+      if (straight) {
+        mix(rgb);
+        return;
+      }
+      in.r[0] = (float) within(rgb[0]);
+      in.g[0] = (float) within(rgb[1]);
+      in.b[0] = (float) within(rgb[2]);
       table.run(in, out, 1, 0, 0, in);
       rgb[0] = out.r[0];
       rgb[1] = out.g[0];
       rgb[2] = out.b[0];
     }
 
-    private static float within(double v) {
-      return (float) Math.min(1, Math.max(0, v));
+    private void mix(double[] rgb) {
+      int[] low = new int[3];
+      double[] part = new double[3];
+      for (int c = 0; c < 3; c++) {
+        double at = within(rgb[c]) * (side - 1);
+        low[c] = Math.min(side - 2, (int) at);
+        part[c] = at - low[c];
+        rgb[c] = 0;
+      }
+      for (int corner = 0; corner < 8; corner++) {
+        int node = 0;
+        double weight = 1;
+        for (int c = 0; c < 3; c++) {
+          int far = corner >> c & 1;
+          node = node * side + low[c] + far;
+          weight *= far == 1 ? part[c] : 1 - part[c];
+        }
+        for (int c = 0; c < 3; c++) {
+          rgb[c] += weight * nodes[4 * node + c];
+        }
+      }
+    }
+
+    private static double within(double v) {
+      return Math.min(1, Math.max(0, v));
+    }
+
+    /**
+     * Entries of a table that holds this one alone: its own, or where it is mixed along its axes as
+     * many to each of its cells as there is room for.
+     */
+    int own() {
+      int finer = straight ? Math.max(1, (ColourTable.MOST - 1) / (side - 1)) : 1;
+      return finer * (side - 1) + 1;
     }
   }
 
@@ -76,6 +119,11 @@ final class ClfTables {
         nodes[4 * i + c] = (float) (v[3 * i + c] / most);
       }
     }
-    return new Cube(side, new NodeTable(side, nodes), new Band(), new Band());
+    String between = s.attribute("interpolation", "trilinear");
+    if (!between.equals("trilinear") && !between.equals("tetrahedral")) {
+      throw s.fault("is neither trilinear nor tetrahedral between its entries");
+    }
+    boolean straight = between.equals("trilinear");
+    return new Cube(side, nodes, straight, new NodeTable(side, nodes), new Band(), new Band());
   }
 }

@@ -35,7 +35,7 @@ class ClfFileTest {
   void aSingleTableIsTakenAsItIsWithBlueRunningFastest() {
     Picture table =
         read(
-            "<LUT3D inBitDepth=\"32f\" outBitDepth=\"10i\"><Array dim=\"2 2 2 3\">"
+            "<LUT3D inBitDepth=\"32f\" outBitDepth=\"10i\" interpolation=\"tetrahedral\"><Array dim=\"2 2 2 3\">"
                 + "0 0 0  0 0 1023  0 1023 0  0 1023 1023  1023 0 0  1023 0 1023  1023 1023 0  512 1023 1023"
                 + "</Array></LUT3D>");
     assertThat(table.width()).isEqualTo(4);
@@ -44,6 +44,30 @@ class ClfFileTest {
         .containsExactly(1, 0, 0);
     assertThat(table.b()[4]).as("blue is on").isEqualTo(1);
     assertThat(table.r()[7]).isCloseTo(512f / 1023, within(1e-6f));
+  }
+
+  /** Red is the product of red and green at the corners: the two ways differ between them. */
+  @Test
+  void aTableThatSaysNothingOfItsBetweensIsTrilinear() {
+    String product = "<Array dim=\"2 2 2 3\">" + "0 0 0  ".repeat(6) + "1 0 0  1 0 0</Array>";
+    for (String said : new String[] {"", " interpolation=\"trilinear\""}) {
+      Picture table = read("<LUT3D" + said + ">" + product + "</LUT3D>");
+      same(at(table, 16, 32, 5), 0.25 * 0.5, 0, 0);
+    }
+    Picture four = read("<LUT3D interpolation=\"tetrahedral\">" + product + "</LUT3D>");
+    assertThat(four.width()).as("as it is: the engine's tables are tetrahedral").isEqualTo(4);
+    Picture after =
+        read(
+            "<Matrix><Array dim=\"3 3\">1 0 0  0 1 0  0 0 1</Array></Matrix><LUT3D interpolation=\"tetrahedral\">"
+                + product
+                + "</LUT3D>");
+    same(at(after, 16, 32, 5), 0.25, 0, 0);
+    assertThatThrownBy(() -> read("<Range/>"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("Range has no bounds");
+    assertThatThrownBy(() -> read("<LUT3D interpolation=\"cubic\">" + product + "</LUT3D>"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("LUT3D");
   }
 
   @Test
