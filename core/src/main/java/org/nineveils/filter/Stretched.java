@@ -7,6 +7,21 @@ public final class Stretched {
   private Stretched() {}
 
   /**
+   * What a grid lies on.
+   *
+   * @param x left edge of the grid in the whole picture, pixels
+   * @param y top edge of the grid in the whole picture, pixels
+   * @param width of the whole picture, pixels
+   * @param height of the whole picture, pixels
+   */
+  public record Place(int x, int y, int width, int height) {
+    /** A grid over the whole of a picture. */
+    public static Place whole(Area picture) {
+      return new Place(0, 0, picture.width(), picture.height());
+    }
+  }
+
+  /**
    * The values at the middles of cells, between four values of the small picture by straight lines.
    *
    * @param level grid of the large picture
@@ -14,8 +29,17 @@ public final class Stretched {
    * @param small the whole of the same picture, small
    */
   public static Plane to(Level level, Area cells, Plane small) {
-    double across = small.area().width() / (double) level.picture().width();
-    double down = small.area().height() / (double) level.picture().height();
+    return to(Place.whole(level.picture()), level.factor(), cells, small);
+  }
+
+  /**
+   * The same on a grid that may lie over a part of the large picture.
+   *
+   * @param factor pixels of a cell
+   */
+  public static Plane to(Place place, int factor, Area cells, Plane small) {
+    double across = small.area().width() / (double) place.width();
+    double down = small.area().height() / (double) place.height();
     int lastX = small.area().width() - 1;
     int lastY = small.area().height() - 1;
     float[] v = small.values();
@@ -24,7 +48,7 @@ public final class Stretched {
     int[] left = new int[n];
     float[] share = new float[n];
     for (int i = 0; i < n; i++) {
-      double at = within((cells.x() + i + 0.5) * level.factor() * across - 0.5, lastX);
+      double at = within(((cells.x() + i + 0.5) * factor + place.x()) * across - 0.5, lastX);
       left[i] = (int) at;
       share[i] = (float) (at - left[i]);
     }
@@ -32,7 +56,7 @@ public final class Stretched {
         cells.height(),
         (from, to) -> {
           for (int j = from; j < to; j++) {
-            double at = within((cells.y() + j + 0.5) * level.factor() * down - 0.5, lastY);
+            double at = within(((cells.y() + j + 0.5) * factor + place.y()) * down - 0.5, lastY);
             int top = ((int) at) * (lastX + 1);
             int below = Math.min((int) at + 1, lastY) * (lastX + 1);
             float lower = (float) (at - (int) at);

@@ -1,13 +1,15 @@
 package org.nineveils.mask;
 
 import java.util.List;
-import java.util.Locale;
+import org.nineveils.filter.Plane;
+import org.nineveils.filter.Stretched;
+import org.nineveils.picture.Area;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
 
 /**
  * Where a known area of one photo lies. It is no sort that files know: the area belongs to the
- * photo, and the rule is made for one picture at one size.
+ * photo, and the rule is made from one picture of it.
  *
  * @param cover coverage of every pixel of the whole picture, 0…1; not copied
  * @param width of that picture, pixels
@@ -40,22 +42,16 @@ public record RegionRule(float[] cover, int width) implements RuleKind {
     return false;
   }
 
-  /**
-   * See {@link RuleKind#prepare}.
-   *
-   * @throws IllegalArgumentException if the picture has another size than the area was given at
-   */
+  /** See {@link RuleKind#prepare}; between its own pixels by straight lines at another size. */
   @Override
   public Weigher prepare(SettingValues values, int wide, int high) {
-    if (wide != width || wide * high != cover.length) {
-      throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
-              "the region was given for %d pixels a row, the picture has %d × %d",
-              width,
-              wide,
-              high));
-    }
-    return (plain, from, n, x, y, out, at) -> System.arraycopy(cover, y * width + x, out, at, n);
+    float[] own = wide == width && wide * high == cover.length ? cover : sized(wide, high);
+    return (plain, from, n, x, y, out, at) -> System.arraycopy(own, y * wide + x, out, at, n);
+  }
+
+  private float[] sized(int wide, int high) {
+    Area all = new Area(0, 0, wide, high);
+    Plane plane = new Plane(new Area(0, 0, width, cover.length / width), cover);
+    return Stretched.to(Stretched.Place.whole(all), 1, all, plane).values();
   }
 }

@@ -4,8 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
+import org.nineveils.filter.Level;
+import org.nineveils.filter.Plane;
+import org.nineveils.filter.Stretched;
 import org.nineveils.mask.Coverage;
 import org.nineveils.picture.Area;
+import org.nineveils.picture.CloseUp;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
 import org.nineveils.veil.AreaKernel;
@@ -30,6 +34,9 @@ final class Run {
   private final Workbench bench;
   private Overviews overviews;
 
+  /** Where in a photo the source lies; null where it is one. */
+  private Stretched.Place place;
+
   /**
    * Prepares a run.
    *
@@ -46,6 +53,17 @@ final class Run {
     this.manner = manner;
     this.bench = bench;
     this.overviews = overviews;
+  }
+
+  /**
+   * A run over a close-up by itself.
+   *
+   * @param overviews of its photo
+   */
+  static Run over(CloseUp cut, List<Item> items, Manner manner, Overviews overviews) {
+    Run run = new Run(cut.pixels(), items, manner, Workbench.of(cut, manner), overviews);
+    run.place = new Stretched.Place(cut.x(), cut.y(), cut.width(), cut.height());
+    return run;
   }
 
   Run(Picture source, List<Item> items, Manner manner) {
@@ -254,6 +272,13 @@ final class Run {
           overviews = new Overviews(source, items, manner);
         }
         return overviews.below(index);
+      }
+
+      @Override
+      public Plane stretched(Level level, Area cells, Plane small) {
+        return place == null
+            ? Stretched.to(level, cells, small)
+            : Stretched.to(place, level.factor(), cells, small);
       }
 
       @Override

@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import org.nineveils.picture.CloseUp;
 import org.nineveils.picture.Picture;
+import org.nineveils.veil.Adjustment;
 import org.nineveils.veil.Frame;
 import org.nineveils.veil.Kernel;
 
@@ -16,6 +18,12 @@ final class Workbench {
   private static final int MOST_RUNS = 20;
 
   private final Frame frame;
+
+  /** The whole photo, and where in it the picture lies that is rendered. */
+  private final Frame photo;
+
+  private final int x;
+  private final int y;
   private final Preparations preparations;
   private final Map<List<Item>, Boolean> near = new HashMap<>();
 
@@ -25,8 +33,23 @@ final class Workbench {
     return new Workbench(frame, manner.preparations());
   }
 
+  /** For a close-up that is rendered by itself. */
+  static Workbench of(CloseUp cut, Manner manner) {
+    Frame own =
+        new Frame(cut.pixels().width(), cut.pixels().height(), cut.longSide(), manner.shelf());
+    Frame photo = new Frame(cut.width(), cut.height(), manner.shelf());
+    return new Workbench(own, photo, cut.x(), cut.y(), manner.preparations());
+  }
+
   private Workbench(Frame frame, Preparations preparations) {
+    this(frame, frame, 0, 0, preparations);
+  }
+
+  private Workbench(Frame frame, Frame photo, int x, int y, Preparations preparations) {
     this.frame = frame;
+    this.photo = photo;
+    this.x = x;
+    this.y = y;
     this.preparations = preparations;
   }
 
@@ -56,6 +79,17 @@ final class Workbench {
 
   /** An item with its maths; the end of a bundle has none. */
   PreparedItem prepare(Item item) {
-    return new PreparedItem(item, item.closes() ? null : preparations.prepare(item, frame));
+    return new PreparedItem(item, item.closes() ? null : adjustment(item));
+  }
+
+  /** Veils that look around see the picture that is rendered, the others know their place. */
+  private Adjustment adjustment(Item item) {
+    Adjustment made = preparations.prepare(item, photo);
+    if (frame.equals(photo)) {
+      return made;
+    }
+    return made instanceof Kernel kernel
+        ? new Shifted(kernel, x, y)
+        : preparations.prepare(item, frame);
   }
 }

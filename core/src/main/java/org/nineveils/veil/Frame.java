@@ -4,16 +4,17 @@ import org.nineveils.picture.Area;
 import org.nineveils.picture.Shelf;
 
 /**
- * Size of the whole picture, which shares of the long side refer to.
+ * Size of the picture that is rendered, and the long side that shares refer to.
  *
  * @param width pixels
  * @param height pixels
+ * @param longSide of the photo, pixels: the longer of both, unless a close-up is rendered by itself
  * @param shelf pictures that veils may lay over it
  */
-public record Frame(int width, int height, Shelf shelf) {
-  /** The longer of width and height, in pixels. */
-  public int longSide() {
-    return Math.max(width, height);
+public record Frame(int width, int height, int longSide, Shelf shelf) {
+  /** A whole photo. */
+  public Frame(int width, int height, Shelf shelf) {
+    this(width, height, Math.max(width, height), shelf);
   }
 
   /** The whole picture as an area. */

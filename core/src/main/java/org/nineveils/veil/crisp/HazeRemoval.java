@@ -5,7 +5,6 @@ import org.nineveils.filter.Guided;
 import org.nineveils.filter.Level;
 import org.nineveils.filter.Lowest;
 import org.nineveils.filter.Plane;
-import org.nineveils.filter.Stretched;
 import org.nineveils.filter.Window;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
@@ -71,7 +70,7 @@ final class HazeRemoval implements AreaKernel {
     float[] air = AirLight.of(small);
     int patch = (int) Math.max(1, Math.round(PATCH * small.longSide()));
     Plane dark = Lowest.of(darkest(small, air), patch);
-    Plane veiled = Stretched.to(guided.level(), guided.cells(wanted), transmission(dark));
+    Plane veiled = around.stretched(guided.level(), guided.cells(wanted), transmission(dark));
     Guided.Moments own = guided.moments(Plane.of(in), new Plane[0], wanted);
     Guided.Line line = guided.lines(own.alike(veiled), wanted)[0];
     return (below, out, n, x, y, spare) -> {
