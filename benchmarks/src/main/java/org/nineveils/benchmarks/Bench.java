@@ -1,6 +1,8 @@
 package org.nineveils.benchmarks;
 
+import java.nio.file.Path;
 import org.nineveils.picture.Picture;
+import org.nineveils.proof.MadeSet;
 import org.opencv.core.Core;
 
 /**
@@ -18,6 +20,7 @@ public final class Bench {
     Table table = new Table(System.out);
     if (args.length > 0 && args[0].equals("proofs")) {
       MeasuredProofs.run(table);
+      MadeSet.table(MadeSet.judge(Path.of("demo"), 1)).forEach(System.out::println);
       return;
     }
     Picture preview = TestPicture.of(1224, 816);

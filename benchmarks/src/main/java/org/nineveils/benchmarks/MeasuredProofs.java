@@ -8,9 +8,11 @@ import java.util.Map;
 import java.util.Set;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureWriter;
+import org.nineveils.picture.Scaling;
 import org.nineveils.proof.Likeness;
 import org.nineveils.proof.OnRegions;
 import org.nineveils.proof.Readings;
+import org.nineveils.proof.Tried;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.proof.measure.Plain;
 import org.nineveils.proof.measure.Samples;
@@ -43,16 +45,17 @@ final class MeasuredProofs {
   private MeasuredProofs() {}
 
   static void run(Table table) {
-    Picture photo = TestPicture.of(Pair.LONG_SIDE, 267);
+    Picture whole = TestPicture.of(1800, 1200);
+    Picture photo = Scaling.toLongSide(whole, Pair.LONG_SIDE);
     Bundle all = Recipes.twelve(Recipes.LESS_STOPS).bundles().get(0);
     Stack nine = Stack.of(new Bundle(all.veils().subList(0, 9), all.paint(), 1));
     Manner manner = Manner.exact().masksFrom(new CoverageCache(MASKS)).quick(true);
-    Plain plain = new Plain(photo, regions(photo));
+    Plain plain = Plain.of(whole, photo, regions(photo));
     Runnable alone = () -> picture(photo, nine, manner);
     Runnable measured =
         () -> {
           Picture finished = picture(photo, nine, manner);
-          Readings.of(new Pair(plain, finished));
+          Readings.of(new Pair(plain, Tried.on(plain, finished, nine, manner)));
           Samples.of(plain, finished);
         };
     double[] ms = Timing.medians(2, 7, () -> sideBySide(alone), () -> sideBySide(measured));

@@ -13,6 +13,8 @@ import org.nineveils.picture.Scaling;
 import org.nineveils.picture.Shelf;
 import org.nineveils.proof.OnRegions;
 import org.nineveils.proof.Readings;
+import org.nineveils.proof.Tried;
+import org.nineveils.proof.measure.Finished;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.proof.measure.Plain;
 import org.nineveils.proof.measure.Samples;
@@ -21,7 +23,6 @@ import org.nineveils.region.Grey;
 import org.nineveils.region.Regions;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
-import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
 
@@ -65,7 +66,8 @@ record TestPhoto(String name, Plain plain) {
 
   private static TestPhoto of(Path file) {
     String name = file.getFileName().toString();
-    Picture picture = Scaling.toLongSide(PictureReader.read(file), Pair.LONG_SIDE);
+    Picture photo = PictureReader.read(file);
+    Picture picture = Scaling.toLongSide(photo, Pair.LONG_SIDE);
     Map<String, float[]> regions = new LinkedHashMap<>();
     Path own = file.resolveSibling("regions").resolve(name.substring(0, name.lastIndexOf('.')));
     if (Files.isDirectory(own)) {
@@ -75,7 +77,7 @@ record TestPhoto(String name, Plain plain) {
       }
     }
     regions.computeIfAbsent(Regions.SKIN, skin -> Guard.skinOf(picture));
-    return new TestPhoto(name, new Plain(picture, regions));
+    return new TestPhoto(name, Plain.of(photo, picture, regions));
   }
 
   /** Tries an effect. */
@@ -83,12 +85,8 @@ record TestPhoto(String name, Plain plain) {
     Map<String, float[]> regions = plain.regions();
     String why = OnRegions.of(effect, Set.of(), regions.keySet()).why();
     Effect dressed = OnRegions.dressed(effect, Map.of(), regions, plain.picture());
-    Picture finished =
-        Renderer.render(
-            plain.picture(),
-            plain.picture().area(),
-            Stack.of(Bundle.of(dressed, Map.of())),
-            Manner.exact().picturesFrom(pictures));
-    return new Proof(why, Readings.of(new Pair(plain, finished)), Samples.of(plain, finished));
+    Stack stack = Stack.of(Bundle.of(dressed, Map.of()));
+    Finished made = Tried.on(plain, stack, Manner.exact().picturesFrom(pictures));
+    return new Proof(why, Readings.of(new Pair(plain, made)), Samples.of(plain, made.picture()));
   }
 }

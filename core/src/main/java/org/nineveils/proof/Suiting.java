@@ -9,6 +9,7 @@ import java.util.Set;
 import org.nineveils.colour.Lab;
 import org.nineveils.mask.Guard;
 import org.nineveils.picture.Picture;
+import org.nineveils.proof.measure.Finished;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.proof.measure.PhotoFacts;
 import org.nineveils.proof.measure.Plain;
@@ -71,9 +72,15 @@ public record Suiting(Sort sort, double share, String reason) {
    * @param plain at the size of proofs, with its skin
    */
   public record Photo(Plain plain, PhotoFacts facts) {
-    /** Finds its skin by its colours. */
-    public static Photo of(Picture picture) {
-      Plain plain = new Plain(picture, Map.of(Regions.SKIN, Guard.skinOf(picture)));
+    /**
+     * Finds its skin by its colours.
+     *
+     * @param photo at its own size
+     * @param picture at the size of proofs
+     */
+    public static Photo of(Picture photo, Picture picture) {
+      Map<String, float[]> skin = Map.of(Regions.SKIN, Guard.skinOf(picture));
+      Plain plain = Plain.of(photo, picture, skin);
       return new Photo(plain, PhotoFacts.of(plain));
     }
 
@@ -93,7 +100,7 @@ public record Suiting(Sort sort, double share, String reason) {
    *     for where the photo has them; see {@link OnRegions#dressed}
    * @param limits that its section is held to
    */
-  public static Suiting of(Photo photo, Effect effect, Picture finished, Limits limits) {
+  public static Suiting of(Photo photo, Effect effect, Finished made, Limits limits) {
     Plain plain = photo.plain();
     OnRegions on = OnRegions.of(effect, Set.of(), plain.regions().keySet());
     if (on.isHidden()) {
@@ -104,7 +111,8 @@ public record Suiting(Sort sort, double share, String reason) {
           where.isBlank() ? "brushed on where you want it" : "brushed on: " + where);
     }
     Optional<String> other = elsewhere(effect.madeFor(), photo.tags());
-    Readings taken = Readings.of(new Pair(plain, finished));
+    Picture finished = made.picture();
+    Readings taken = Readings.of(new Pair(plain, made));
     Optional<Verdict> worst = taken.worst(limits);
     double share = worst.map(Verdict::share).orElse(0.0);
     Verdict.State state = worst.map(Verdict::state).orElse(Verdict.State.WITHIN);

@@ -66,6 +66,14 @@ public interface VeilKind {
     return Leaning.NONE;
   }
 
+  /**
+   * Share of the long side that these settings cover at every border with something that is no
+   * longer the photo, such as a frame; 0 for none.
+   */
+  default double border(SettingValues values) {
+    return 0;
+  }
+
   /** Whether these settings leave every picture as it is. */
   default boolean isIdentity(SettingValues values) {
     return values.equals(SettingValues.start(settings()));

@@ -13,10 +13,10 @@ import org.nineveils.document.Json;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.Scaling;
+import org.nineveils.proof.measure.Finished;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
-import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
 
@@ -38,10 +38,9 @@ class SuitingTest {
   }
 
   private static Suiting on(String photo, Effect effect, Limits limits) {
-    Suiting.Photo ready = Suiting.Photo.of(photo(photo));
-    Picture plain = ready.plain().picture();
-    Picture finished =
-        Renderer.render(plain, plain.area(), Stack.of(Bundle.of(effect, Map.of())), Manner.exact());
+    Suiting.Photo ready = Suiting.Photo.of(photo(photo), photo(photo));
+    Finished finished =
+        Tried.on(ready.plain(), Stack.of(Bundle.of(effect, Map.of())), Manner.exact());
     return Suiting.of(ready, effect, finished, limits);
   }
 

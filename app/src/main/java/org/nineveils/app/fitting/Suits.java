@@ -21,6 +21,9 @@ import org.nineveils.document.Json;
 import org.nineveils.proof.Limits;
 import org.nineveils.proof.OnRegions;
 import org.nineveils.proof.Suiting;
+import org.nineveils.proof.Tried;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
@@ -67,7 +70,10 @@ class Suits implements JobKind {
     FittingRow row = fittings.get(run.request().whole("fitting"));
     Wardrobe wardrobe = fittings.wardrobe(row);
     Photo photo = photos.get(row.photoId());
-    Suiting.Photo ready = Suiting.Photo.of(thumbnails.proof(photo, Effect.empty(), Map.of(), 1));
+    Suiting.Photo ready =
+        Suiting.Photo.of(
+            photos.once(photo, Math.max(photo.width(), photo.height())),
+            photos.once(photo, Thumbnails.LONG_SIDE));
     var effects = wardrobe.effects();
     List<Wardrobe.Piece> pieces = wardrobe.pieces();
     run.total(pieces.size(), 0);
@@ -84,7 +90,7 @@ class Suits implements JobKind {
             effect = effects.apply(key);
           }
           if (effect != null) {
-            found.put(key, suiting(ready, photo, effect, limits(row, key)));
+            found.put(key, suiting(ready, effect, limits(row, key)));
           }
         });
     Files.write(
@@ -103,11 +109,12 @@ class Suits implements JobKind {
         .orElse(Limits.START);
   }
 
-  private Suiting suiting(Suiting.Photo ready, Photo photo, Effect effect, Limits held) {
+  private Suiting suiting(Suiting.Photo ready, Effect effect, Limits held) {
     Effect dressed =
         OnRegions.dressed(effect, Map.of(), ready.plain().regions(), ready.plain().picture());
-    var finished = thumbnails.proof(photo, dressed, Map.of(), effect.start());
-    return Suiting.of(ready, effect, finished, held);
+    Stack stack = Stack.of(Bundle.of(dressed, Map.of(), effect.start()));
+    var made = thumbnails.listed(manner -> Tried.on(ready.plain(), stack, manner));
+    return Suiting.of(ready, effect, made, held);
   }
 
   private static Map<String, Object> list(Map<String, Suiting> found) {

@@ -7,13 +7,15 @@ import org.nineveils.app.photos.Photo;
 import org.nineveils.app.render.LiveReadings;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.picture.Picture;
 import org.nineveils.proof.Limits;
 import org.nineveils.proof.LiveWords;
 import org.nineveils.proof.Readings;
+import org.nineveils.proof.Tried;
 import org.nineveils.proof.Verdict;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.proof.measure.Plain;
+import org.nineveils.stack.Manner;
+import org.nineveils.stack.Stack;
 import org.springframework.stereotype.Component;
 
 /** Measures what is on a stage, with the measures and limits of proofs. */
@@ -28,9 +30,9 @@ class Live implements LiveReadings {
   }
 
   @Override
-  public Map<String, Object> of(Photo photo, Picture finished, Fields wanted) {
+  public Map<String, Object> of(Photo photo, Stack stack, Manner manner, Fields wanted) {
     Plain plain = measuring.live(photo);
-    Pair pair = new Pair(plain, finished);
+    Pair pair = new Pair(plain, Tried.on(plain, stack, manner));
     Readings taken = Readings.of(pair);
     List<Object> lines = new ArrayList<>();
     LiveWords.of(plain, pair, taken).forEach(l -> lines.add(List.of(l.name(), l.words())));

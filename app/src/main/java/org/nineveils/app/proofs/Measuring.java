@@ -14,9 +14,9 @@ import org.nineveils.app.render.Thumbnails;
 import org.nineveils.mask.Guard;
 import org.nineveils.mask.Paint;
 import org.nineveils.picture.Picture;
-import org.nineveils.proof.Mixed;
 import org.nineveils.proof.OnRegions;
 import org.nineveils.proof.Readings;
+import org.nineveils.proof.measure.Finished;
 import org.nineveils.proof.measure.Measure;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.proof.measure.Plain;
@@ -24,6 +24,7 @@ import org.nineveils.proof.measure.Reading;
 import org.nineveils.proof.measure.Samples;
 import org.nineveils.region.Regions;
 import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Component;
 
@@ -77,6 +78,13 @@ class Measuring {
     return thumbnails.worn(some.get(0).photo(), some.stream().map(this::bundle).toList());
   }
 
+  /** The same as it is measured. */
+  Finished wornAndSeen(List<Cell> some) {
+    Stack stack = new Stack(some.stream().map(this::bundle).toList());
+    Plain plain = plain(some.get(0));
+    return thumbnails.listed(manner -> org.nineveils.proof.Tried.on(plain, stack, manner));
+  }
+
   private Bundle bundle(Cell cell) {
     Tried tried = tried(cell);
     return Bundle.of(tried.dressed(cell.effect()), tried.paint());
@@ -95,13 +103,20 @@ class Measuring {
           Map<String, float[]> all =
               new HashMap<>(photo.isOnWall() ? regions.named(photo.id()) : Map.of());
           all.computeIfAbsent(Regions.SKIN, name -> Guard.skinOf(picture));
-          return new Plain(picture, all);
+          return Plain.of(whole(photo), picture, all);
         });
   }
 
   private Plain plain(Photo photo, String held) {
     return plains.get(
-        held, () -> new Plain(photos.once(photo, Pair.LONG_SIDE), regions.named(photo.id())));
+        held,
+        () ->
+            Plain.of(whole(photo), photos.once(photo, Pair.LONG_SIDE), regions.named(photo.id())));
+  }
+
+  /** Read once, for the places that are looked at in its own size. */
+  private Picture whole(Photo photo) {
+    return photos.once(photo, Math.max(photo.width(), photo.height()));
   }
 
   /**
@@ -110,8 +125,9 @@ class Measuring {
    */
   Readings make(Cell cell) {
     Tried tried = tried(cell);
-    Picture finished = tried.picture(cell.effect(), cell.effect().start());
-    Readings taken = Readings.of(new Pair(tried.plain(), finished));
+    Finished made = tried.finished(cell.effect(), cell.effect().start());
+    Picture finished = made.picture();
+    Readings taken = Readings.of(new Pair(tried.plain(), made));
     if (bench.paintKey(cell.head().id(), cell.photo().id()).equals(cell.painted())) {
       thumbnails.keep(cell.key(), () -> finished);
       readings.put(cell.measured(), taken, Samples.of(tried.plain(), finished));
@@ -149,7 +165,7 @@ class Measuring {
     private final Plain plain;
     private final Map<String, Paint> paint;
     private final Photo photo;
-    private final Map<Effect, Picture> whole = new HashMap<>();
+    private final Map<Effect, Finished> whole = new HashMap<>();
 
     private Tried(Plain plain, Map<String, Paint> paint, Photo photo) {
       this.plain = plain;
@@ -180,14 +196,20 @@ class Measuring {
       return thumbnails.proof(photo, dressed(effect), paint, opacity);
     }
 
+    /** The same as it is measured. */
+    Finished finished(Effect effect, double opacity) {
+      Stack stack = Stack.of(Bundle.of(dressed(effect), paint, opacity));
+      return thumbnails.listed(manner -> org.nineveils.proof.Tried.on(plain, stack, manner));
+    }
+
     /** What is measured of an effect as it goes on. */
     Readings measured(Effect effect) {
-      return Readings.of(new Pair(plain, picture(effect, effect.start())));
+      return Readings.of(new Pair(plain, finished(effect, effect.start())));
     }
 
     /** What one measure says of an effect as it goes on. */
     Reading measured(Effect effect, Measure measure) {
-      return measure.of(new Pair(plain, picture(effect, effect.start())));
+      return measure.of(new Pair(plain, finished(effect, effect.start())));
     }
 
     /**
@@ -195,8 +217,8 @@ class Measuring {
      * is mixed with what is below by its opacity.
      */
     synchronized Readings measured(Effect effect, double opacity) {
-      Picture full = whole.computeIfAbsent(effect, e -> picture(e, 1));
-      return Readings.of(new Pair(plain, Mixed.of(plain.picture(), full, opacity)));
+      Finished full = whole.computeIfAbsent(effect, e -> finished(e, 1));
+      return Readings.of(new Pair(plain, org.nineveils.proof.Tried.mixed(plain, full, opacity)));
     }
   }
 }

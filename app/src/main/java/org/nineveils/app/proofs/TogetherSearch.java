@@ -24,6 +24,7 @@ import org.nineveils.proof.Differing;
 import org.nineveils.proof.Limits;
 import org.nineveils.proof.Readings;
 import org.nineveils.proof.Verdict;
+import org.nineveils.proof.measure.Finished;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.proof.measure.PhotoFacts;
 import org.nineveils.proof.measure.Samples;
@@ -96,8 +97,9 @@ class TogetherSearch implements Search {
         two -> "%s and %s".formatted(two.one().head().name(), two.two().head().name()),
         two -> (long) Thumbnails.LONG_SIDE * Thumbnails.LONG_SIDE,
         two -> {
-          Picture made = measuring.worn(List.of(two.one(), two.two()));
-          Readings taken = Readings.of(new Pair(measuring.plain(two.one()), made));
+          Finished seen = measuring.wornAndSeen(List.of(two.one(), two.two()));
+          Picture made = seen.picture();
+          Readings taken = Readings.of(new Pair(measuring.plain(two.one()), seen));
           taken.worst(limits(two, rules)).ifPresent(v -> add(worst, two, v));
           if (two.orderCounts()) {
             var plain = measuring.plain(two.one());

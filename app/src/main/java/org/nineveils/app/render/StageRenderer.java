@@ -122,11 +122,9 @@ public class StageRenderer {
 
   /** What is measured of a stack while it is edited: a packet without pixels. */
   public byte[] livePacket(Photo photo, Stack stack, Fields wanted) {
-    Picture source = photos.once(photo, Thumbnails.LONG_SIDE);
     Manner manner = new Manner(coverage, preparations, shelf, Cancel.NEVER, true);
-    Picture finished = precedence.list(() -> Renderer.render(source, source.area(), stack, manner));
     Map<String, Object> head = Json.object("width", 0, "height", 0);
-    head.putAll(live.getObject().of(photo, finished, wanted));
+    head.putAll(precedence.list(() -> live.getObject().of(photo, stack, manner, wanted)));
     return packet(head, 0);
   }
 

@@ -3,6 +3,7 @@ package org.nineveils.app.render;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.nineveils.app.data.PictureCache;
 import org.nineveils.app.photos.Photo;
@@ -90,6 +91,11 @@ public class Thumbnails {
   public Picture proof(Photo photo, Effect effect, Map<String, Paint> paint, double opacity) {
     return precedence.list(
         () -> render(photo, Bundle.of(effect, paint, opacity), LONG_SIDE, exact.quick(true)));
+  }
+
+  /** Whatever else is rendered for a list, in the manner of small pictures. */
+  public <T> T listed(Function<Manner, T> work) {
+    return precedence.list(() -> work.apply(exact.quick(true)));
   }
 
   /** The small picture of a proof by its name, made and kept unless it was before. */

@@ -7,7 +7,7 @@ import org.nineveils.region.Regions;
 /** The measures that this build knows. */
 public final class Measures {
   /** Counted up whenever a measure gives other numbers than before: kept ones are then stale. */
-  public static final int BUILD = 4;
+  public static final int BUILD = 5;
 
   private static final List<Measure> ALL =
       List.of(
@@ -17,15 +17,27 @@ public final class Measures {
           new SkinTurned(),
           new SkinChanged(),
           new SkinLightness(),
+          new SkinChroma(),
+          new EyesChanged(),
+          new WhitesCast(),
+          new ColourKept(),
+          new RegionColour("lips", "Lips’ colour", "lips", Regions.LIPS, 11),
+          new RegionColour("fur-colour", "Fur’s colour", "fur", Regions.FUR, 9),
           new NewNeon(),
           new NeutralCast(),
-          new Detail("detail-fur", "Fur detail", Regions.FUR),
-          new Detail("detail-lashes", "Lash detail", Regions.LASHES),
-          new Detail("detail-skin", "Skin texture", Regions.SKIN),
+          new PaleCast(),
+          new Detail("detail-fur", "Fur detail", Regions.FUR, 75),
+          new Detail("detail-lashes", "Lash detail", Regions.LASHES, 75),
+          new Detail("detail-skin", "Skin texture", Regions.SKIN, 72),
+          new Overdone(),
           new Halo(),
           new NoiseRaised(),
+          new ColourNoise(),
           new Banding(),
+          new TornEdges(),
           new Contrast(),
+          new BlacksLifted(),
+          new Corners(),
           new Strength());
 
   private Measures() {}

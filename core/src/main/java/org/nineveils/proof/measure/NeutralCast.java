@@ -41,6 +41,9 @@ final class NeutralCast implements Measure {
     if (places.length < FEWEST * pair.area().pixels()) {
       return Reading.not("hardly anything neutral is on this photo");
     }
+    if (Colourless.is(pair)) {
+      return Reading.not("the whole picture has hardly any colour of its own left");
+    }
     float[][] before = plain.lab("neutrals", places);
     float[][] now = pair.lab(Pair.Side.FINISHED, "neutrals", places);
     return Reading.of(Math.hypot(moved(before[1], now[1]), moved(before[2], now[2])));

@@ -11,7 +11,8 @@ final class Newly {
   }
 
   /**
-   * Per cent of all pixels that are so in the finished picture and were not in the plain one.
+   * Per cent of all pixels outside a frame that are so in the finished picture and were not in the
+   * plain one.
    *
    * @param id of the measure: what the plain picture is like is kept under it
    */
@@ -21,9 +22,9 @@ final class Newly {
     boolean[] is = marked(pair.seen(Pair.Side.FINISHED), test);
     int n = 0;
     for (int i = 0; i < is.length; i++) {
-      n += is[i] && !was[i] ? 1 : 0;
+      n += is[i] && !was[i] && !pair.isFramed(i) ? 1 : 0;
     }
-    return Reading.of(100.0 * n / is.length);
+    return Reading.of(100.0 * n / Math.max(1, pair.open()));
   }
 
   private static boolean[] marked(Seen seen, Test test) {

@@ -16,9 +16,14 @@ abstract class OfSkin implements Measure {
     Optional<Lab> before = pair.median(Pair.Side.PLAIN, Regions.SKIN);
     Optional<Lab> now = pair.median(Pair.Side.FINISHED, Regions.SKIN);
     return before.isPresent() && now.isPresent()
-        ? of(before.get(), now.get())
+        ? of(before.get(), now.get(), Colourless.is(pair))
         : Reading.not("no skin is marked on this photo");
   }
 
-  abstract Reading of(Lab before, Lab now);
+  /**
+   * The measure of two medians.
+   *
+   * @param colourless whether the whole picture has lost its colours
+   */
+  abstract Reading of(Lab before, Lab now, boolean colourless);
 }

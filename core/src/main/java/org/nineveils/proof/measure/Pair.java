@@ -1,5 +1,6 @@
 package org.nineveils.proof.measure;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.colour.Lab;
@@ -19,21 +20,64 @@ public final class Pair {
 
   private final Plain plain;
   private final Seen finished;
+  private final List<View> views;
+  private final boolean[] framed;
 
   /**
    * Puts two pictures side by side.
    *
-   * @param finished of the same size
+   * @param made of the same photo
    * @throws IllegalArgumentException if sizes differ
    */
-  public Pair(Plain plain, Picture finished) {
+  public Pair(Plain plain, Finished made) {
     Area wanted = plain.seen().picture().area();
-    if (!wanted.equals(finished.area())) {
+    if (!wanted.equals(made.picture().area())) {
       throw new IllegalArgumentException(
-          "pictures of one proof have one size, were %s and %s".formatted(wanted, finished.area()));
+          "pictures of one proof have one size, were %s and %s"
+              .formatted(wanted, made.picture().area()));
     }
     this.plain = plain;
-    this.finished = new Seen(finished);
+    this.finished = new Seen(made.picture());
+    this.views = View.of(plain, made, finished);
+    this.framed = made.border() == 0 ? null : framed(wanted, made.border());
+  }
+
+  /** The same where the photo's close-up is all of it. */
+  public Pair(Plain plain, Picture finished) {
+    this(plain, Finished.whole(finished));
+  }
+
+  private static boolean[] framed(Area area, double border) {
+    double wide = border * Math.max(area.width(), area.height()) + 1; // and the pixel on its edge
+    boolean[] out = new boolean[area.pixels()];
+    for (int i = 0; i < out.length; i++) {
+      int x = i % area.width();
+      int y = i / area.width();
+      int near = Math.min(Math.min(x, area.width() - 1 - x), Math.min(y, area.height() - 1 - y));
+      out[i] = near < wide;
+    }
+    return out;
+  }
+
+  /** Whether a frame lies on a pixel: what it covers is not judged. */
+  boolean isFramed(int pixel) {
+    return framed != null && framed[pixel];
+  }
+
+  /** How many pixels no frame lies on. */
+  int open() {
+    int n = area().pixels();
+    if (framed != null) {
+      for (boolean is : framed) {
+        n -= is ? 1 : 0;
+      }
+    }
+    return n;
+  }
+
+  /** What there is to see at the photo's own size. */
+  List<View> views() {
+    return views;
   }
 
   /** The same for a photo that is measured once; see {@link Plain}. */
@@ -64,6 +108,16 @@ public final class Pair {
 
   float[] strongChroma(Side side) {
     return seen(side).strongChroma();
+  }
+
+  /** Whether enough of a region is marked for anything to be said of it. */
+  boolean has(String region) {
+    return members(region).isPresent();
+  }
+
+  /** See {@link Plain#inside}. */
+  Optional<int[]> inside(String region) {
+    return plain.inside(region);
   }
 
   /** See {@link Plain#members}. */

@@ -17,10 +17,26 @@ import org.nineveils.picture.Quantise;
  */
 final class Seen {
   private final Picture picture;
+  private final double longSide;
   private final Map<String, Object> known = new HashMap<>();
 
   Seen(Picture picture) {
+    this(picture, picture.longSide());
+  }
+
+  /**
+   * A part of a larger picture.
+   *
+   * @param longSide of that picture, pixels: what shares are of
+   */
+  Seen(Picture picture, double longSide) {
     this.picture = picture;
+    this.longSide = longSide;
+  }
+
+  /** What shares are of, pixels. */
+  double longSide() {
+    return longSide;
   }
 
   Picture picture() {
@@ -151,6 +167,17 @@ final class Seen {
     return out;
   }
 
+  /** Chroma in Oklab of one pixel. */
+  float chroma(int pixel) {
+    float[][] planes = new float[3][1];
+    float[][] rgb = {picture.r(), picture.g(), picture.b()};
+    for (int c = 0; c < 3; c++) {
+      SrgbLoops.decode(new float[] {rgb[c][pixel]}, planes[c], 1);
+    }
+    Oklab.fromLinear(planes[0], planes[1], planes[2], new float[3][1], 1);
+    return (float) Math.hypot(planes[1][0], planes[2][0]);
+  }
+
   private static float[] at(float[] plane, int[] places, int n) {
     float[] out = new float[n];
     for (int i = 0; i < n; i++) {
@@ -165,9 +192,12 @@ final class Seen {
    * @param share standard deviation, share of the long side
    */
   float[] blurred(double share) {
-    return once(
-        "blurred " + share,
-        () -> Gaussian.whole(luma(), picture.area(), share * picture.longSide()));
+    return once("blurred " + share, () -> blurred(luma(), share));
+  }
+
+  /** A plane of it blurred by a share of the long side. */
+  float[] blurred(float[] plane, double share) {
+    return Gaussian.whole(plane, picture.area(), share * longSide);
   }
 
   private int pixels() {

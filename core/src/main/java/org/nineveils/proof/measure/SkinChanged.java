@@ -3,7 +3,10 @@ package org.nineveils.proof.measure;
 import org.nineveils.colour.Ciede2000;
 import org.nineveils.colour.Lab;
 
-/** How different skin looks: CIEDE2000 between its median colours before and after. */
+/**
+ * How different skin looks: CIEDE2000 between its median colours before and after. Where the whole
+ * picture has lost its colours, by its lightness alone.
+ */
 final class SkinChanged extends OfSkin {
   @Override
   public String id() {
@@ -31,7 +34,8 @@ final class SkinChanged extends OfSkin {
   }
 
   @Override
-  Reading of(Lab before, Lab now) {
-    return Reading.of(Ciede2000.between(before, now));
+  Reading of(Lab before, Lab now, boolean colourless) {
+    Lab from = colourless ? new Lab(before.l(), now.a(), now.b()) : before;
+    return Reading.of(Ciede2000.between(from, now));
   }
 }

@@ -25,7 +25,7 @@ final class SkinLightness extends OfSkin {
   }
 
   @Override
-  Reading of(Lab before, Lab now) {
+  Reading of(Lab before, Lab now, boolean colourless) {
     return Reading.of(Math.abs(now.l() - before.l()));
   }
 }

@@ -31,7 +31,10 @@ final class SkinTurned extends OfSkin {
   }
 
   @Override
-  Reading of(Lab before, Lab now) {
+  Reading of(Lab before, Lab now, boolean colourless) {
+    if (colourless) {
+      return Reading.not("the whole picture has hardly any colour of its own left");
+    }
     if (chroma(before) < FAINT) {
       return Reading.not("the skin has hardly any colour on the plain photo");
     }

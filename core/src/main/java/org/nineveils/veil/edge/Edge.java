@@ -113,4 +113,9 @@ public final class Edge implements VeilKind {
   public boolean isIdentity(SettingValues values) {
     return values.number(AMOUNT) == 0 && values.number(FRAME) == 0;
   }
+
+  @Override
+  public double border(SettingValues values) {
+    return FrameBorder.border(values);
+  }
 }

@@ -36,6 +36,12 @@ final class FrameBorder {
     lineColour = Hsl.toRgb(hue, saturation, 1 - lightness);
   }
 
+  /** Share of the long side up to which frame and line reach; 0 where there is no frame. */
+  static double border(SettingValues v) {
+    double thick = v.share(Edge.FRAME);
+    return thick == 0 || v.number(Edge.LINE) == 0 ? thick : thick * (1 + GAP) + v.share(Edge.LINE);
+  }
+
   /** The frame of these settings, or null where it has no width. */
   static FrameBorder of(SettingValues v, Frame frame) {
     return v.number(Edge.FRAME) == 0 ? null : new FrameBorder(v, frame);

@@ -96,7 +96,11 @@ class MeasuresTest {
   @Test
   void aPictureThatIsLeftAsItIsIsUntouchedByEveryMeasure() {
     for (Measure measure : Measures.all()) {
-      Reading reading = measure.of(new Pair(photo, photo, everywhere(photo)));
+      Map<String, float[]> regions = everywhere(photo);
+      if (measure.id().equals("pale-cast")) {
+        regions.remove(Regions.SKIN); // which it leaves out
+      }
+      Reading reading = measure.of(new Pair(photo, photo, regions));
       assertThat(reading.isJudged()).as(measure.id()).isTrue();
       double untouched = measure.bad() == Measure.Bad.MORE ? 0 : 100;
       assertThat(reading.value()).as(measure.id()).isCloseTo(untouched, within(1e-6));
@@ -235,7 +239,7 @@ class MeasuresTest {
   /** Geometric mean of three bands' ratios, with OpenCV's Gaussian. */
   private static double detailByOpenCv(Picture before, Picture now) {
     double product = 1;
-    double[] sigmas = {0, 0.0015 * 400, 0.003 * 400, 0.006 * 400};
+    double[] sigmas = {0, 0.7, 1.4, 2.8};
     for (int k = 0; k < 3; k++) {
       product *= band(now, sigmas[k], sigmas[k + 1]) / band(before, sigmas[k], sigmas[k + 1]);
     }
@@ -309,19 +313,55 @@ class MeasuresTest {
     Picture now = new Picture(400, 300, noisy, noisy, noisy);
     Mat fine = new Mat();
     Mat raw = mat(grain, before);
-    Core.subtract(raw, blurred(raw, 0.003 * 400), fine);
+    Core.subtract(raw, blurred(raw, 1.2), fine);
     double expected = 255 * Core.norm(fine, Core.NORM_L2) / Math.sqrt(grain.length);
     assertThat(read("noise", before, now).value()).isCloseTo(expected, within(0.05));
     assertThat(expected).isBetween(2.0, 4.0);
     assertThat(read("noise", now, before).value()).as("taken away").isZero();
   }
 
+  private static Picture posterised(Picture p, int codes) {
+    return toned(p, v -> (float) (Math.floor(v * 255.5 / codes) * codes / 255));
+  }
+
+  /** Across and down, with the square of the height that a step has gained, in threes of a code. */
   @Test
-  void stepsOfAPosterisedRampAreCounted() {
+  void stepsOfAPosterisedRampAreCountedBothWaysByTheirHeight() {
     Picture ramp = Pictures.ramp(256); // one code a pixel
-    Picture steps = toned(ramp, v -> (float) (Math.floor(v * 255.5 / 16) * 16 / 255));
-    assertThat(read("banding", ramp, steps).value()).isCloseTo(100.0 * 15 / 255, within(1e-6));
+    double gained = 16 - 4; // means of four pixels to either side lay 4 apart before
+    double expected = 100.0 * 15 * gained * gained / 9 / (256 - 7);
+    assertThat(read("banding", ramp, posterised(ramp, 16)).value())
+        .isCloseTo(expected, within(0.5));
+    assertThat(read("banding", turned(ramp), turned(posterised(ramp, 16))).value())
+        .isCloseTo(expected, within(0.5));
     assertThat(read("banding", ramp, toned(ramp, v -> v * 0.9f)).value()).isZero();
+  }
+
+  @Test
+  void theCoarserThePosterisingTheMoreItIsAndGrainDoesNotHideIt() {
+    Picture sky = Pictures.flat(300, 200, 0, 0, 0);
+    Random random = new Random(5);
+    for (int i = 0; i < sky.r().length; i++) {
+      float v = (float) ((60 + 120 * (i / 300) / 200.0 + random.nextGaussian() * 1.2) / 255);
+      sky.r()[i] = sky.g()[i] = sky.b()[i] = v;
+    }
+    double last = 1000;
+    for (int levels : new int[] {4, 8, 16, 32}) {
+      double said = read("banding", sky, posterised(sky, 256 / levels)).value();
+      assertThat(said).as("%d levels", levels).isBetween(3.0, last);
+      last = said;
+    }
+  }
+
+  private static Picture turned(Picture p) {
+    Picture out = Picture.blank(p.height(), p.width());
+    for (int i = 0; i < p.r().length; i++) {
+      int to = i % p.width() * p.height() + i / p.width();
+      out.r()[to] = p.r()[i];
+      out.g()[to] = p.g()[i];
+      out.b()[to] = p.b()[i];
+    }
+    return out;
   }
 
   @Test
@@ -371,5 +411,69 @@ class MeasuresTest {
         .isThrownBy(() -> new Pair(GREY, Pictures.flat(W, H + 1, 0, 0, 0), Map.of()));
     assertThatIllegalArgumentException()
         .isThrownBy(() -> new Pair(GREY, GREY, Map.of("skin", new float[5])));
+  }
+
+  /** A frame is no longer the photo: what it covers is neither blown nor blocked nor banded. */
+  @Test
+  void whatAFrameCoversIsNotJudged() {
+    Picture framed = copy(photo);
+    int wide = 16;
+    for (int i = 0; i < framed.r().length; i++) {
+      int x = i % framed.width();
+      int y = i / framed.width();
+      if (Math.min(Math.min(x, framed.width() - 1 - x), Math.min(y, framed.height() - 1 - y))
+          < wide) {
+        framed.r()[i] = framed.g()[i] = framed.b()[i] = 1;
+      }
+    }
+    Plain plain = new Plain(photo, everywhere(photo));
+    Finished made = new Finished(framed, List.of(framed), wide / (double) photo.longSide());
+    for (String id : List.of("blown", "channels", "banding", "halo", "torn", "neon", "washed")) {
+      Reading reading = Measures.ofId(id).orElseThrow().of(new Pair(plain, made));
+      assertThat(reading.value()).as(id).isZero();
+    }
+    assertThat(read("blown", photo, framed).value()).as("without a word of it").isGreaterThan(5);
+  }
+
+  @Test
+  void aPartThatGoesGreyIsJudgedAndAWholePictureThatDoesIsNot() {
+    Picture grey = copy(photo);
+    float[] luma = luma(photo);
+    for (float[] plane : List.of(grey.r(), grey.g(), grey.b())) {
+      System.arraycopy(luma, 0, plane, 0, luma.length);
+    }
+    assertThat(read("colour-kept", photo, grey).isJudged()).isFalse();
+    float[] left = new float[luma.length];
+    Picture half = copy(photo);
+    for (int i = 0; i < left.length; i++) {
+      if (i % photo.width() < photo.width() / 2) {
+        left[i] = 1;
+        half.r()[i] = half.g()[i] = half.b()[i] = luma[i];
+      }
+    }
+    Pair pair = new Pair(photo, half, Map.of(Regions.FUR, left));
+    assertThat(Measures.ofId("colour-kept").orElseThrow().of(pair).value()).isLessThan(5);
+    assertThat(Measures.ofId("fur-colour").orElseThrow().of(pair).value()).isGreaterThan(9);
+  }
+
+  /** What is as strong as neon by a hair less is no news once it is that by a hair more. */
+  @Test
+  void neonAsksForARise() {
+    Picture before = strong(0.195);
+    assertThat(read("neon", before, strong(0.205)).value()).isZero();
+    assertThat(read("neon", before, strong(0.22)).value()).isEqualTo(100);
+    assertThat(read("neon", strong(0.205), strong(0.22)).value()).isZero();
+    assertThat(read("neon", strong(0.205), strong(0.28)).value()).isEqualTo(100);
+  }
+
+  /** Greens of about that chroma in Oklab. */
+  private static Picture strong(double chroma) {
+    double by = 0.15;
+    Picture out = Pictures.flat(W, H, 0.5, 0.5, 0.5);
+    for (; by < 0.5 && new Seen(out).chroma(0) < chroma; by += 0.0005) {
+      out = Pictures.flat(W, H, 0.5 - by, 0.5 + by, 0.5 - by);
+    }
+    assertThat(new Seen(out).chroma(0)).isCloseTo((float) chroma, within(0.001f));
+    return out;
   }
 }

@@ -1,0 +1,56 @@
+package org.nineveils.proof.measure;
+
+import java.util.Optional;
+import org.nineveils.colour.Ciede2000;
+import org.nineveils.colour.Lab;
+
+/** What has become of the pixels of a region, one by one. */
+final class InRegion {
+  private InRegion() {}
+
+  /** Colours of the pixels of a region; empty where too few are marked. */
+  static Optional<float[][]> colours(Pair pair, Pair.Side side, String region) {
+    return pair.inside(region).map(in -> pair.lab(side, "region " + region, in));
+  }
+
+  /**
+   * A quantile of the colour differences, ΔE00 (G. Sharma, W. Wu, E. Dalal, 2005).
+   *
+   * @param share 0…1
+   */
+  static double changed(float[][] before, float[][] now, double share) {
+    double[] all = new double[before[0].length];
+    for (int i = 0; i < all.length; i++) {
+      all[i] =
+          Ciede2000.between(
+              new Lab(before[0][i], before[1][i], before[2][i]),
+              new Lab(now[0][i], now[1][i], now[2][i]));
+    }
+    java.util.Arrays.sort(all);
+    return all[(int) Math.min(all.length - 1L, Math.round(share * (all.length - 1)))];
+  }
+
+  /** Mean chroma. */
+  static double chroma(float[][] lab) {
+    double sum = 0;
+    for (int i = 0; i < lab[0].length; i++) {
+      sum += Math.hypot(lab[1][i], lab[2][i]);
+    }
+    return sum / lab[0].length;
+  }
+
+  /** Mean of one of L*, a*, b*. */
+  static double mean(float[] plane) {
+    double sum = 0;
+    for (float v : plane) {
+      sum += v;
+    }
+    return sum / plane.length;
+  }
+
+  /** Words for a region that is not marked. */
+  static Reading none(String region) {
+    return Reading.not(
+        "no %s marked on this photo".formatted(region + (region.endsWith("s") ? " are" : " is")));
+  }
+}

@@ -1,0 +1,52 @@
+package org.nineveils.proof.measure;
+
+import java.util.Optional;
+import org.nineveils.region.Regions;
+
+/**
+ * How much stronger or paler skin has become: difference of mean chroma in L*a*b*. Not judged where
+ * the whole picture has lost its colours.
+ */
+final class SkinChroma implements Measure {
+  @Override
+  public String id() {
+    return "skin-chroma";
+  }
+
+  @Override
+  public String label() {
+    return "Skin stronger or paler";
+  }
+
+  @Override
+  public String word() {
+    return "skin chroma";
+  }
+
+  @Override
+  public String unit() {
+    return "C*";
+  }
+
+  @Override
+  public String region() {
+    return Regions.SKIN;
+  }
+
+  @Override
+  public double limit() {
+    return 9;
+  }
+
+  @Override
+  public Reading of(Pair pair) {
+    Optional<float[][]> before = InRegion.colours(pair, Pair.Side.PLAIN, region());
+    Optional<float[][]> now = InRegion.colours(pair, Pair.Side.FINISHED, region());
+    if (before.isEmpty() || now.isEmpty()) {
+      return InRegion.none(region());
+    }
+    return Colourless.is(pair)
+        ? Reading.not("the whole picture has hardly any colour of its own left")
+        : Reading.of(Math.abs(InRegion.chroma(now.get()) - InRegion.chroma(before.get())));
+  }
+}

@@ -1,0 +1,85 @@
+package org.nineveils.proof.measure;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.nineveils.region.Regions;
+
+/**
+ * The cast that the whites of eyes and teeth have got: distance in a*, b* between the means before
+ * and after of the lighter half of the eyes, and of all teeth, as far as they are near to grey.
+ */
+final class WhitesCast implements Measure {
+  private static final String TEETH = "teeth";
+
+  /** Chroma up to which a tone is a white. */
+  private static final double WHITE = 22;
+
+  private static final int FEWEST = 8;
+
+  @Override
+  public String id() {
+    return "whites";
+  }
+
+  @Override
+  public String label() {
+    return "Whites of eyes, teeth";
+  }
+
+  @Override
+  public String word() {
+    return "whites";
+  }
+
+  @Override
+  public String unit() {
+    return "a*b*";
+  }
+
+  @Override
+  public double limit() {
+    return 9;
+  }
+
+  @Override
+  public Reading of(Pair pair) {
+    double most = -1;
+    for (String region : List.of(Regions.EYES, TEETH)) {
+      if (pair.has(region)) {
+        float[][] before = InRegion.colours(pair, Pair.Side.PLAIN, region).orElseThrow();
+        float[][] now = InRegion.colours(pair, Pair.Side.FINISHED, region).orElseThrow();
+        int[] whites = whites(before, region.equals(TEETH));
+        if (whites.length >= FEWEST) {
+          most =
+              Math.max(
+                  most,
+                  Math.hypot(moved(before[1], now[1], whites), moved(before[2], now[2], whites)));
+        }
+      }
+    }
+    if (most < 0) {
+      return Reading.not("no whites of eyes or teeth are marked on this photo");
+    }
+    return Colourless.is(pair)
+        ? Reading.not("the whole picture has hardly any colour of its own left")
+        : Reading.of(most);
+  }
+
+  private static int[] whites(float[][] lab, boolean all) {
+    float[] sorted = lab[0].clone();
+    Arrays.sort(sorted);
+    float from = all ? 0 : sorted[sorted.length / 2];
+    return IntStream.range(0, sorted.length)
+        .filter(i -> lab[0][i] >= from && Math.hypot(lab[1][i], lab[2][i]) <= WHITE)
+        .toArray();
+  }
+
+  private static double moved(float[] before, float[] now, int[] places) {
+    double sum = 0;
+    for (int i : places) {
+      sum += now[i] - before[i];
+    }
+    return sum / places.length;
+  }
+}
