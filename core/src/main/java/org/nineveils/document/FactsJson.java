@@ -1,5 +1,6 @@
 package org.nineveils.document;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.colour.Lab;
@@ -14,10 +15,7 @@ public final class FactsJson {
     return Json.object(
         "skin", colour(f.skin()),
         "fur", f.fur(),
-        "lightness", f.lightness(),
-        "nearBlack", f.nearBlack(),
-        "nearWhite", f.nearWhite(),
-        "neutral", colour(f.neutral()));
+        "values", f.values());
   }
 
   private static List<Double> colour(Lab lab) {
@@ -26,13 +24,13 @@ public final class FactsJson {
 
   /** Reads them. */
   public static PhotoFacts parse(Fields f) {
-    return new PhotoFacts(
-        colour(f, "skin"),
-        f.flag("fur", false),
-        f.number("lightness"),
-        f.number("nearBlack"),
-        f.number("nearWhite"),
-        colour(f, "neutral"));
+    return new PhotoFacts(colour(f, "skin"), f.flag("fur", false), values(f.object("values")));
+  }
+
+  private static Map<String, Double> values(Fields f) {
+    Map<String, Double> out = new LinkedHashMap<>();
+    f.names().forEach(name -> out.put(name, f.number(name)));
+    return out;
   }
 
   private static Lab colour(Fields f, String name) {

@@ -40,7 +40,7 @@ final class RuleBase {
 
   private static float[] weights(Rule rule, Picture photo, Area area) {
     float[][] planes = {photo.r(), photo.g(), photo.b()};
-    RuleKind.Weigher weigher = rule.kind().prepare(rule.values(), photo.width(), photo.height());
+    RuleKind.Weigher weigher = rule.kind().prepare(rule.values(), photo);
     float[] out = new float[area.pixels()];
     IntStream.range(0, area.height())
         .parallel()

@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.List;
+import org.nineveils.picture.Picture;
 import org.nineveils.setting.Handle;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
@@ -49,6 +50,15 @@ public interface RuleKind {
    * @param height of the whole picture, pixels
    */
   Weigher prepare(SettingValues values, int width, int height);
+
+  /**
+   * The same for a sort that must see all of the photo before it can say anything of a pixel.
+   *
+   * @param photo on which it decides
+   */
+  default Weigher prepare(SettingValues values, Picture photo) {
+    return prepare(values, photo.width(), photo.height());
+  }
 
   /** Says how much each pixel of a run is selected. */
   interface Weigher {

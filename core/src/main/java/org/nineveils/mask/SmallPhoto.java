@@ -31,7 +31,8 @@ final class SmallPhoto {
     return KEPT_LAB.computeIfAbsent(small.r(), plane -> toLab(small));
   }
 
-  private static float[][] toLab(Picture small) {
+  /** L*, a*, b* of a picture. */
+  static float[][] toLab(Picture small) {
     float[][] lab = {small.r().clone(), small.g().clone(), small.b().clone()};
     int n = lab[0].length;
     LabLoops.fromSrgb(lab[0], lab[1], lab[2], new float[3][n], n);
@@ -48,6 +49,19 @@ final class SmallPhoto {
       KEPT.put(plain.r(), found);
     }
     return found;
+  }
+
+  /**
+   * A photo that was small as it came, evened out like those that were made small; others as they
+   * are. Roughness means the same of both then.
+   *
+   * @param small what {@link #of} gave
+   */
+  static Picture evened(Picture small) {
+    if (KEPT.containsValue(small)) {
+      return small;
+    }
+    return KEPT.computeIfAbsent(small.r(), plane -> softened(small));
   }
 
   /** Each pixel with its neighbours, by 1 2 1 both ways: what is left of the noise is averaged. */

@@ -20,7 +20,15 @@ public final class Facts {
             "Lightness", String.format(Locale.ROOT, "L* %.0f in the median", facts.lightness())),
         List.of("Near black", percent(facts.nearBlack())),
         List.of("Near white", percent(facts.nearWhite())),
-        List.of("Neutral tones", cast(facts)));
+        List.of("Neutral tones", cast(facts)),
+        List.of("Contrast", number(facts, "contrast", "L* from dark to light")),
+        List.of("Greens", number(facts, "greens-chroma", "C* in the median")),
+        List.of("Noise", number(facts, "noise-full", "codes at full size")));
+  }
+
+  private static String number(PhotoFacts facts, String id, String unit) {
+    Double value = facts.values().get(id);
+    return value == null ? "hardly any" : String.format(Locale.ROOT, "%.1f %s", value, unit);
   }
 
   /** The facts that matter most, in one line for lists. */

@@ -95,7 +95,9 @@ public class WallFacts {
       String key = keys.get(photo.id());
       PhotoFacts found = known.get(key);
       if (found == null && System.nanoTime() < end) {
-        found = PhotoFacts.of(plain(photo));
+        found =
+            PhotoFacts.of(
+                plain(photo), photos.once(photo, Math.max(photo.width(), photo.height())));
         facts.put(key, found);
       }
       if (found != null) {

@@ -1,78 +1,79 @@
 package org.nineveils.proof.measure;
 
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.nineveils.colour.Lab;
+import org.nineveils.fact.Facts;
+import org.nineveils.fact.Ground;
 import org.nineveils.picture.Picture;
 import org.nineveils.region.Regions;
 
 /**
- * What a plain photo is, as measured.
+ * What a plain photo is: its facts, and what somebody has marked on it.
  *
  * @param skin median colour of the skin; null where none is marked
  * @param fur whether fur is marked
- * @param lightness median L* of the photo
- * @param nearBlack share of pixels of which all channels lie in the lowest eight of 256 codes, 0…1
- * @param nearWhite share of those in the topmost eight
- * @param neutral mean a*, b* of near-neutral tones as a colour of lightness 0; null where there are
- *     hardly any
+ * @param values by id of the {@link org.nineveils.fact.Fact}; those that are not there are left out
  */
-public record PhotoFacts(
-    Lab skin, boolean fur, double lightness, double nearBlack, double nearWhite, Lab neutral) {
+public record PhotoFacts(Lab skin, boolean fur, Map<String, Double> values) {
   /** Counted up whenever other facts are found than before: kept ones are then stale. */
-  public static final int BUILD = 1;
+  public static final int BUILD = 1 + Facts.BUILD;
+
+  /** Facts that cost next to nothing. */
+  private static final Set<String> QUICK =
+      Set.of("lightness", "near-black", "near-white", "warmth", "tint");
+
+  public PhotoFacts {
+    values = Map.copyOf(values);
+  }
 
   /** Hues of skin in light without a cast, degrees; of the test photos' 41 to 71. */
   private static final double LEAST_HUE = 25;
 
   private static final double MOST_HUE = 80;
 
-  /** Chroma below which a tone is near neutral. */
-  private static final double NEUTRAL = 10;
-
-  private static final double FEWEST = 0.01;
-  private static final float BLACK = 7.5f / 255;
-  private static final float WHITE = 247.5f / 255;
-
-  /** Takes them. */
+  /** Those that a picture at the size of proofs tells at once. */
   public static PhotoFacts of(Plain plain) {
+    return of(plain, Facts.of(Ground.of(plain.picture()), QUICK));
+  }
+
+  /**
+   * All of them.
+   *
+   * @param photo at its own size
+   */
+  public static PhotoFacts of(Plain plain, Picture photo) {
+    return of(plain, Facts.of(Ground.of(photo)));
+  }
+
+  private static PhotoFacts of(Plain plain, Map<String, Double> values) {
     Seen seen = plain.seen();
-    float[][] lab = seen.lab();
     Lab skin = plain.inside(Regions.SKIN).map(in -> seen.median(Regions.SKIN, in)).orElse(null);
-    Picture p = seen.picture();
-    double pixels = p.area().pixels();
-    return new PhotoFacts(
-        skin,
-        plain.members(Regions.FUR).isPresent(),
-        Medians.of(lab).l(),
-        count(p, -1, BLACK) / pixels,
-        count(p, WHITE, 2) / pixels,
-        neutral(lab));
+    return new PhotoFacts(skin, plain.members(Regions.FUR).isPresent(), values);
   }
 
-  private static int count(Picture p, float from, float to) {
-    int n = 0;
-    for (int i = 0; i < p.r().length; i++) {
-      n += isIn(p.r()[i], from, to) && isIn(p.g()[i], from, to) && isIn(p.b()[i], from, to) ? 1 : 0;
-    }
-    return n;
+  /** Median L* of the photo. */
+  public double lightness() {
+    return values.get("lightness");
   }
 
-  private static boolean isIn(float v, float from, float to) {
-    return v >= from && v <= to;
+  /** Share of pixels of which all channels lie in the lowest eight of 256 codes, 0…1. */
+  public double nearBlack() {
+    return values.get("near-black");
   }
 
-  private static Lab neutral(float[][] lab) {
-    double a = 0;
-    double b = 0;
-    int n = 0;
-    for (int i = 0; i < lab[0].length; i++) {
-      if (Math.hypot(lab[1][i], lab[2][i]) < NEUTRAL) {
-        a += lab[1][i];
-        b += lab[2][i];
-        n++;
-      }
-    }
-    return n < FEWEST * lab[0].length ? null : new Lab(0, a / n, b / n);
+  /** Share of those in the topmost eight. */
+  public double nearWhite() {
+    return values.get("near-white");
+  }
+
+  /**
+   * Mean a*, b* of near-neutral tones as a colour of lightness 0; null where there are hardly any.
+   */
+  public Lab neutral() {
+    Double warmth = values.get("warmth");
+    return warmth == null ? null : new Lab(0, values.get("tint"), warmth);
   }
 
   /**
@@ -89,10 +90,17 @@ public record PhotoFacts(
    * be of the photo's own lightness, without colour.
    */
   public double[] point() {
-    Lab tone = skin == null ? new Lab(lightness, 0, 0) : skin;
-    Lab grey = neutral == null ? new Lab(0, 0, 0) : neutral;
+    Lab tone = skin == null ? new Lab(lightness(), 0, 0) : skin;
+    Lab grey = neutral() == null ? new Lab(0, 0, 0) : neutral();
     return new double[] {
-      lightness, tone.l(), tone.a(), tone.b(), grey.a(), grey.b(), 100 * nearBlack, 100 * nearWhite
+      lightness(),
+      tone.l(),
+      tone.a(),
+      tone.b(),
+      grey.a(),
+      grey.b(),
+      100 * nearBlack(),
+      100 * nearWhite()
     };
   }
 
