@@ -1,7 +1,7 @@
 package org.nineveils.colour;
 
 /** Cube roots over arrays, without {@code Math.cbrt}, which the JIT does not vectorise. */
-final class CubeRoot {
+public final class CubeRoot {
   /*
    * How: x^(1/3) = (x^⅛)^(8/3); after three square roots the power is smooth on a short interval, so
    * that a polynomial of degree seven reaches float accuracy.
@@ -18,7 +18,7 @@ final class CubeRoot {
    *
    * @param x 1e-5…1.08
    */
-  static void run(float[] x, int n) {
+  public static void run(float[] x, int n) {
     for (int i = 0; i < n; i++) {
       x[i] = (float) Math.sqrt((float) Math.sqrt((float) Math.sqrt(x[i])));
     }

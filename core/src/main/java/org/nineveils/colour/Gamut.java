@@ -7,8 +7,9 @@ package org.nineveils.colour;
  * <p>Source: CSS Color Module Level 4, section 13.2 (gamut mapping by reducing chroma in a
  * perceptual space), without its local clipping. The border is worked out once ({@link GamutEdge})
  * and read by straight lines between {@value #LIGHTS} lightnesses and {@value #HUES} hues: within
- * 0.0001 of chroma for 99 of 100 strong colours, 0.03 at the sharp corners of blue and yellow (a
- * test holds it to that); what is left beyond the border is cut off when the colour is encoded.
+ * 0.0001 of chroma for 99 of 100 strong colours; where it is sharp, as at the corners of blue and
+ * yellow, it is worked out for each colour (a test holds it to that); what is left beyond the
+ * border is cut off when the colour is encoded.
  */
 public final class Gamut {
   /** Light that a channel may stray out of 0…1; in the dark a little light is much hue. */
@@ -25,10 +26,59 @@ public final class Gamut {
 
   private static final float STEEP = 1e30f;
 
+  /**
+   * Share of its largest channel by which a colour lies out of range from which it is brought in
+   * wholly; nearer to the border it is cut off in part, so that what a float's error has put there
+   * stays. Beside pure blue the way from grey leaves the range and comes back, so that the border
+   * by chroma lies far from the corner: there it is more.
+   */
+  private static final float NEAR = 0.001f;
+
+  private static final float NEAR_BLUE = 0.02f;
+
+  /** a / b of pure blue in Oklab, and how far about it counts as near. */
+  private static final float BLUE = 0.1042f;
+
+  private static final float BLUE_WIDTH = 0.12f;
+
   /** Adding it makes a float whole, and its bits a place; see {@code ToneTable}. */
   private static final float WHOLE = 0x1.8p23f;
 
   private static final float[] BORDER = GamutEdge.table(LIGHTS, HUES);
+
+  /** Bend of the border, of three values in a row, from which straight lines are no good. */
+  private static final float SHARP = 0.004f;
+
+  /** Places of the table about which the border is sharp: there it is worked out. */
+  private static final boolean[] CORNERS = corners();
+
+  private static boolean[] corners() {
+    boolean[] out = new boolean[BORDER.length];
+    for (int row = 0; row <= LIGHTS; row++) {
+      for (int hue = 0; hue <= HUES; hue++) {
+        int at = row * ROW + hue;
+        int before = hue == 0 ? at + HUES - 1 : at - 1;
+        boolean along = bends(BORDER[before], BORDER[at], BORDER[at + 1]);
+        boolean up = row > 0 && bends(BORDER[at - ROW], BORDER[at], BORDER[at + ROW]);
+        if (along || up) {
+          mark(out, row, hue);
+        }
+      }
+    }
+    return out;
+  }
+
+  private static boolean bends(float before, float at, float after) {
+    return Math.abs(before - 2 * at + after) > SHARP;
+  }
+
+  /** The cells about a place. */
+  private static void mark(boolean[] out, int row, int hue) {
+    for (int y = Math.max(0, row - 1); y <= row; y++) {
+      out[y * ROW + hue] = true;
+      out[y * ROW + (hue == 0 ? HUES - 1 : hue - 1)] = true;
+    }
+  }
 
   private Gamut() {}
 
@@ -62,12 +112,39 @@ public final class Gamut {
     gather(lab[1], out, count);
     gather(lab[2], out, count);
     toBorder(lab[0], lab[1], lab[2], work, count);
+    float[] blue = new float[count];
+    for (int k = 0; k < count; k++) {
+      blue[k] = blueness(lab[1][k], lab[2][k]);
+    }
     Oklab.toLinear(lab[0], lab[1], lab[2], work, count);
     for (int k = 0; k < count; k++) {
-      r[out[k]] = lab[0][k];
-      g[out[k]] = lab[1][k];
-      b[out[k]] = lab[2][k];
+      int i = out[k];
+      float share = far(r[i], g[i], b[i], blue[k]);
+      r[i] = within(r[i]) + (lab[0][k] - within(r[i])) * share;
+      g[i] = within(g[i]) + (lab[1][k] - within(g[i])) * share;
+      b[i] = within(b[i]) + (lab[2][k] - within(b[i])) * share;
     }
+  }
+
+  /**
+   * How far out a colour lies, from 0 at the border to 1 where it is brought in wholly.
+   *
+   * @param blue how near to the hue of pure blue, 0…1
+   */
+  private static float far(float r, float g, float b, float blue) {
+    float high = Math.max(r, Math.max(g, b));
+    float beyond = Math.max(high - 1, -Math.min(r, Math.min(g, b)));
+    float from = NEAR + (NEAR_BLUE - NEAR) * blue;
+    return Math.min(1f, beyond / (from * Math.max(high, LEAST)));
+  }
+
+  /** How near a hue lies to that of pure blue: 1 there, 0 some seven degrees away. */
+  private static float blueness(float a, float b) {
+    return b < 0 ? Math.max(0f, 1 - Math.abs(a / b - BLUE) / BLUE_WIDTH) : 0;
+  }
+
+  private static float within(float v) {
+    return Math.min(1f, Math.max(0f, v));
   }
 
   private static void gather(float[] values, int[] at, int n) {
@@ -105,6 +182,10 @@ public final class Gamut {
     for (int i = 0; i < n; i++) {
       float chroma = Math.max(LEAST, Math.abs(a[i]) + Math.abs(b[i]));
       float share = Math.min(1f, most[i] * l[i] / chroma);
+      if (CORNERS[Float.floatToRawIntBits(place[i]) & (BORDER.length - 1)]) {
+        float light = Math.min(0.999999f, Math.max(0f, l[i]));
+        share = (float) GamutEdge.share(light, a[i], b[i], 1);
+      }
       a[i] *= share;
       b[i] *= share;
     }

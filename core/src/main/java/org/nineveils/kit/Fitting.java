@@ -154,15 +154,18 @@ public record Fitting(List<Worn> worn) {
   }
 
   /**
-   * Puts on every effect of a section that is not on yet, to pick from.
+   * Puts on every effect of a section that is not on yet, at its start opacity, to pick from.
    *
    * @param lifted all lifted, to let down one by one; otherwise all hidden, to be brushed on
    */
-  public Change wearAll(int section, boolean lifted, Map<String, Offer> offers) {
+  public Change wearAll(
+      int section, boolean lifted, Map<String, Offer> offers, Function<String, Effect> effects) {
     List<Worn> next = new ArrayList<>(worn);
     for (Offer offer : offers.values()) {
       if (offer.section() == section && !isWorn(offer.key())) {
-        next.add(new Worn(offer.key(), 1, lifted, Map.of(), Map.of(), !lifted));
+        Effect own = effects.apply(offer.key());
+        double start = own == null ? 1 : own.start();
+        next.add(new Worn(offer.key(), start, lifted, Map.of(), Map.of(), !lifted));
       }
     }
     int added = next.size() - worn.size();

@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.Arrays;
+import org.nineveils.filter.Evenly;
 import org.nineveils.filter.Gaussian;
 import org.nineveils.picture.Picture;
 
@@ -19,8 +20,8 @@ record Clusters(int[] of, double[] area, double[] border, double[] texture) {
   static final int COUNT = 10;
   private static final int ROUNDS = 12;
 
-  /** Every so many pixels are looked at until the parts are found; no divisor of common widths. */
-  private static final int STEP = 7;
+  /** One of so many pixels is looked at until the parts are found. */
+  private static final int EVERY = 7;
 
   private static final float LIGHTNESS = 0.5f;
   private static final double FINE = 0.004;
@@ -28,12 +29,13 @@ record Clusters(int[] of, double[] area, double[] border, double[] texture) {
   static Clusters of(Picture p, float[][] lab) {
     int n = lab[0].length;
     int[] of = new int[n];
-    float[][] centres = first(lab);
+    float[][] centres = first(lab, Evenly.some(n, EVERY));
+    int[] some = Evenly.some(n, EVERY);
     for (int round = 0; round < ROUNDS; round++) {
-      assign(lab, centres, of, STEP);
-      move(lab, centres, of);
+      assign(lab, centres, some, of);
+      move(lab, centres, some, of);
     }
-    assign(lab, centres, of, 1);
+    assign(lab, centres, Evenly.some(n, 1), of);
     double[] area = new double[COUNT];
     double[] border = new double[COUNT];
     int w = p.width();
@@ -52,21 +54,21 @@ record Clusters(int[] of, double[] area, double[] border, double[] texture) {
   /**
    * Centres to begin with: each the pixel that lies farthest from those before (by a coarse walk).
    */
-  private static float[][] first(float[][] lab) {
+  private static float[][] first(float[][] lab, int[] places) {
     int n = lab[0].length;
     float[][] centres = new float[COUNT][3];
     float[] nearest = new float[n];
     Arrays.fill(nearest, Float.MAX_VALUE);
     double[] mean = new double[3];
     for (int c = 0; c < 3; c++) {
-      for (int i = 0; i < n; i += STEP) {
+      for (int i : places) {
         mean[c] += lab[c][i];
       }
-      centres[0][c] = (float) (mean[c] / ((n + STEP - 1) / STEP));
+      centres[0][c] = (float) (mean[c] / places.length);
     }
     for (int k = 1; k < COUNT; k++) {
       int far = 0;
-      for (int i = 0; i < n; i += STEP) {
+      for (int i : places) {
         nearest[i] = Math.min(nearest[i], apart(lab, i, centres[k - 1]));
         far = nearest[i] > nearest[far] || nearest[far] == Float.MAX_VALUE ? i : far;
       }
@@ -84,8 +86,8 @@ record Clusters(int[] of, double[] area, double[] border, double[] texture) {
     return l * l + a * a + b * b;
   }
 
-  private static void assign(float[][] lab, float[][] centres, int[] of, int step) {
-    for (int i = 0; i < of.length; i += step) {
+  private static void assign(float[][] lab, float[][] centres, int[] places, int[] of) {
+    for (int i : places) {
       float least = Float.MAX_VALUE;
       for (int k = 0; k < COUNT; k++) {
         float d = apart(lab, i, centres[k]);
@@ -97,9 +99,9 @@ record Clusters(int[] of, double[] area, double[] border, double[] texture) {
     }
   }
 
-  private static void move(float[][] lab, float[][] centres, int[] of) {
+  private static void move(float[][] lab, float[][] centres, int[] places, int[] of) {
     double[][] sums = new double[COUNT][4];
-    for (int i = 0; i < of.length; i += STEP) {
+    for (int i : places) {
       double[] sum = sums[of[i]];
       for (int c = 0; c < 3; c++) {
         sum[c] += lab[c][i];

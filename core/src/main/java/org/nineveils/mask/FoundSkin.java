@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.WeakHashMap;
 import java.util.concurrent.ConcurrentHashMap;
+import org.nineveils.filter.Evenly;
 import org.nineveils.picture.Picture;
 
 /**
@@ -83,10 +84,11 @@ final class FoundSkin {
     Picture photo = SmallPhoto.evened(small);
     float[][] lab = SmallPhoto.lab(photo);
     Clusters parts = Clusters.of(photo, lab);
-    Picture some = some(photo);
+    int[] places = Evenly.some(photo.r().length, EVERY);
+    Picture some = some(photo, places);
     int[] of = new int[some.r().length];
     for (int i = 0; i < of.length; i++) {
-      of[i] = parts.of()[i * EVERY];
+      of[i] = parts.of()[places[i]];
     }
     Way best = null;
     double most = 0;
@@ -112,14 +114,14 @@ final class FoundSkin {
     return out;
   }
 
-  /** Every so-manieth pixel in a row: enough to choose by. */
-  private static Picture some(Picture p) {
-    int n = (p.r().length + EVERY - 1) / EVERY;
+  /** Some pixels in a row: enough to choose by. */
+  private static Picture some(Picture p, int[] places) {
+    int n = places.length;
     Picture out = Picture.blank(n, 1);
     for (int i = 0; i < n; i++) {
-      out.r()[i] = p.r()[i * EVERY];
-      out.g()[i] = p.g()[i * EVERY];
-      out.b()[i] = p.b()[i * EVERY];
+      out.r()[i] = p.r()[places[i]];
+      out.g()[i] = p.g()[places[i]];
+      out.b()[i] = p.b()[places[i]];
     }
     return out;
   }

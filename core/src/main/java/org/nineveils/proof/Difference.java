@@ -2,6 +2,7 @@ package org.nineveils.proof;
 
 import org.nineveils.colour.Ciede2000;
 import org.nineveils.colour.Lab;
+import org.nineveils.filter.Evenly;
 import org.nineveils.picture.Picture;
 
 /** Where two pictures differ, made strong enough to be seen, and by how much. */
@@ -9,7 +10,7 @@ public final class Difference {
   /** How many times as strong. */
   public static final int TIMES = 8;
 
-  /** Every so many pixels are compared; odd, so that no column is left out. */
+  /** One of so many pixels is compared. */
   private static final int EVERY = 7;
 
   private Difference() {}
@@ -30,14 +31,14 @@ public final class Difference {
 
   /**
    * Mean colour difference, ΔE00 (CIE 142; G. Sharma, W. Wu, E. Dalal, 2005), over every seventh
-   * pixel.
+   * pixel or so.
    *
    * @param two of the size of the first
    */
   public static double mean(Picture one, Picture two) {
     double sum = 0;
     int n = 0;
-    for (int i = 0; i < one.r().length; i += EVERY) {
+    for (int i : Evenly.some(one.r().length, EVERY)) {
       Lab a = Lab.ofSrgb(one.r()[i], one.g()[i], one.b()[i]);
       sum += Ciede2000.between(a, Lab.ofSrgb(two.r()[i], two.g()[i], two.b()[i]));
       n++;

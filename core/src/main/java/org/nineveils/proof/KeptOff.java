@@ -3,11 +3,15 @@ package org.nineveils.proof;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.nineveils.mask.Guard;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Rule;
+import org.nineveils.mask.RuleKind;
+import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Effect;
 
 /** Effects whose veils are kept off skin. */
@@ -36,6 +40,14 @@ public final class KeptOff {
             .toList());
   }
 
+  /** The rule as it is, by another amount: what somebody set of it, such as its hue, stays. */
+  private static Rule byAmount(Rule rule, double amount) {
+    Map<String, Object> values = new LinkedHashMap<>(rule.values().format());
+    values.put(RuleKind.AMOUNT.key(), amount);
+    SettingValues set = SettingValues.parse(rule.kind().settings(), values);
+    return new Rule(rule.kind(), set, rule.join(), rule.inverted());
+  }
+
   private static Mask off(Mask mask, double amount) {
     Rule guard = Guard.skin(amount);
     List<Rule> others = new ArrayList<>(mask.rules());
@@ -43,7 +55,7 @@ public final class KeptOff {
       Rule rule = others.get(i);
       boolean keeps = rule.join() == Rule.Join.MINUS && !rule.inverted();
       if (keeps && rule.kind().id().equals(guard.kind().id())) {
-        others.set(i, guard);
+        others.set(i, byAmount(rule, amount));
         return new Mask(mask.cover(), others, mask.grow(), mask.soften());
       }
     }

@@ -115,4 +115,49 @@ class GamutTest {
     Gamut.bringIn(lab, out[0], out[1], out[2], new float[3][5], 5);
     assertThat(out).isDeepEqualTo(new float[][] {r, g, b});
   }
+
+  /** The corners of sRGB are on its border; a float's error beyond it must not move them. */
+  @Test
+  void cornersStayWhereTheyAreAndRampsByThemDoNotJump() {
+    for (int corner = 1; corner < 7; corner++) {
+      float[][] rgb = new float[3][1];
+      for (int c = 0; c < 3; c++) {
+        rgb[c][0] = corner >> c & 1;
+      }
+      double[] now = broughtIn(rgb[0][0], rgb[1][0], rgb[2][0], 1.00002);
+      for (int c = 0; c < 3; c++) {
+        assertThat(now[c]).as("corner %d", corner).isCloseTo(rgb[c][0], within(1.0 / 255));
+      }
+    }
+    Lab before = null;
+    for (int step = 0; step <= 400; step++) {
+      double more = 0.98 + 0.0003 * step; // from within over the border, at pure blue
+      double[] v = broughtIn(0.02 * (1 - more), 0.01, 1, more);
+      Lab now = Lab.ofSrgb(v[0], v[1], v[2]);
+      if (before != null) {
+        assertThat(Ciede2000.between(before, now)).as("step %d", step).isLessThan(0.4);
+      }
+      before = now;
+    }
+  }
+
+  /** Chroma of a colour times a factor, brought in; encoded. */
+  private static double[] broughtIn(double r, double g, double b, double factor) {
+    float[][] lab = {{linear(r)}, {linear(g)}, {linear(b)}};
+    Oklab.fromLinear(lab[0], lab[1], lab[2], new float[3][1], 1);
+    lab[1][0] *= (float) factor;
+    lab[2][0] *= (float) factor;
+    float[][] rgb = {lab[0].clone(), lab[1].clone(), lab[2].clone()};
+    Oklab.toLinear(rgb[0], rgb[1], rgb[2], new float[3][1], 1);
+    Gamut.bringIn(lab, rgb[0], rgb[1], rgb[2], new float[3][1], 1);
+    double[] out = new double[3];
+    for (int c = 0; c < 3; c++) {
+      out[c] = Srgb.encode(Math.max(0, Math.min(1, rgb[c][0])));
+    }
+    return out;
+  }
+
+  private static float linear(double v) {
+    return (float) Srgb.decode(Math.max(0, Math.min(1, v)));
+  }
 }

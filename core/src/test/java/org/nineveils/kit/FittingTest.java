@@ -91,17 +91,25 @@ class FittingTest {
 
   @Test
   void aWholeSectionGoesOnToPickFromLiftedOrByBrush() {
-    Fitting.Change lifted = wearing("lips").wearAll(3, true, OFFERS);
+    Fitting.Change lifted = wearing("lips").wearAll(3, true, OFFERS, FittingTest::nothing);
     assertThat(keys(lifted.fitting())).containsExactly("red", "lips");
     assertThat(lifted.fitting().worn().get(0).lifted()).isTrue();
     assertThat(lifted.fitting().worn().get(1).lifted()).isFalse();
     assertThat(lifted.said()).startsWith("1 effect went on");
-    Worn byBrush = Fitting.plain().wearAll(3, false, OFFERS).fitting().worn().get(0);
+    Worn byBrush =
+        Fitting.plain().wearAll(3, false, OFFERS, FittingTest::nothing).fitting().worn().get(0);
     assertThat(byBrush.byBrush()).isTrue();
     Effect effect = new Effect(List.of(Pictures.veil("light", Map.of("exposure", 1))), "", 1);
     Picture photo = Pictures.random(30, 20, 5);
     Stack unpainted = Stack.of(byBrush.bundle(effect));
     assertThat(Pictures.same(Renderer.render(photo, unpainted), photo)).isTrue();
+  }
+
+  @Test
+  void effectsOfASectionGoOnAtTheirStartOpacity() {
+    Effect quarter = new Effect(List.of(), "", 1, List.of(), 0.25, List.of());
+    Fitting worn = Fitting.plain().wearAll(3, true, OFFERS, key -> quarter).fitting();
+    assertThat(worn.worn()).isNotEmpty().allMatch(w -> w.opacity() == 0.25);
   }
 
   private static float atTheMiddle(Bundle bundle) {

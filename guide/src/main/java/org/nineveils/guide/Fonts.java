@@ -1,5 +1,6 @@
 package org.nineveils.guide;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -29,6 +30,15 @@ enum Fonts {
 
   InputStream open() {
     return Fonts.class.getResourceAsStream(file);
+  }
+
+  /** The same as PDFs are set with it; see {@link Plainly}. */
+  InputStream openPlain() {
+    try (InputStream in = open()) {
+      return new ByteArrayInputStream(Plainly.set(in.readAllBytes()));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** All of them as styles of a web page that stands alone. */

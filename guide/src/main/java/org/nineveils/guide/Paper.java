@@ -3,6 +3,8 @@ package org.nineveils.guide;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.util.XRLog;
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_Profile;
 import java.io.IOException;
 import java.io.OutputStream;
 
@@ -22,12 +24,13 @@ final class Paper {
     PdfRendererBuilder builder = new PdfRendererBuilder();
     for (Fonts font : Fonts.values()) {
       FontStyle style = font.italic ? FontStyle.ITALIC : FontStyle.NORMAL;
-      builder.useFont(font::open, font.family, font.weight, style, true);
+      builder.useFont(font::openPlain, font.family, font.weight, style, true);
     }
     wide(builder, 400, FontStyle.NORMAL);
     wide(builder, 600, FontStyle.NORMAL);
     wide(builder, 400, FontStyle.ITALIC);
     builder.usePdfUaAccessibility(true);
+    builder.useColorProfile(ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData());
     builder.withHtmlContent(page, null);
     builder.useUriResolver(
         (base, uri) -> uri.startsWith("data:") || uri.startsWith("#") ? uri : null);

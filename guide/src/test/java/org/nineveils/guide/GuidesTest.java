@@ -76,7 +76,7 @@ class GuidesTest {
         "1.2",
         "Quillfern",
         "One studio.",
-        "Begin with a look.\nThen the rim.",
+        "Begin with a look.\nThen the rim.\nA soft finish first: flat, off, waffle, office file.",
         List.of(kit),
         Map.of(),
         new Release.Cover(standing, standing),
@@ -101,7 +101,11 @@ class GuidesTest {
           .contains("Wash 14", "Brush it on, then ease it.", "Goes on at 55 %.")
           .contains("“Warm wash” is brushed on, made for skin.")
           .contains("Dial “Warmth”: −10 to 60")
-          .contains("Żółć & <ταν>", "Łagodnie · Ж");
+          .contains("Żółć & <ταν>", "Łagodnie · Ж")
+          .contains("A soft finish first: flat, off, waffle, office file.");
+      assertThat(pdf.getDocumentCatalog().getOutputIntents())
+          .singleElement()
+          .satisfies(intent -> assertThat(intent.getDestOutputIntent()).isNotNull());
       assertThat(pdf.getNumberOfPages()).isGreaterThan(3);
     }
   }

@@ -198,7 +198,9 @@ public class FittingService {
   public String wearAll(long id, int section, boolean lifted) {
     Wardrobe wardrobe = wardrobe(get(id));
     return change(
-            id, "wear a whole section", worn -> worn.wearAll(section, lifted, wardrobe.offers()))
+            id,
+            "wear a whole section",
+            worn -> worn.wearAll(section, lifted, wardrobe.offers(), wardrobe.effects()))
         .said();
   }
 

@@ -1,5 +1,7 @@
 package org.nineveils.proof.measure;
 
+import org.nineveils.filter.Evenly;
+
 /**
  * Whether the whole picture has lost its own colours, as a black-and-white or a toned one has: then
  * nothing is said of the colour of a part. A part that went grey while the rest kept its colours is
@@ -40,7 +42,7 @@ final class Colourless {
   private static double chroma(Pair pair, float[][] lab) {
     double sum = 0;
     int n = 0;
-    for (int i = 0; i < lab[0].length; i += EVERY) {
+    for (int i : Evenly.some(lab[0].length, EVERY)) {
       if (!pair.isFramed(i)) {
         sum += Math.hypot(lab[1][i], lab[2][i]);
         n++;
@@ -52,7 +54,7 @@ final class Colourless {
   /** Mean distance from the mean colour of each lightness. */
   private static double own(Pair pair, float[][] lab) {
     double[][] sums = new double[LIGHTNESSES][3];
-    for (int i = 0; i < lab[0].length; i += EVERY) {
+    for (int i : Evenly.some(lab[0].length, EVERY)) {
       if (!pair.isFramed(i)) {
         double[] sum = sums[bin(lab[0][i])];
         sum[0]++;
@@ -62,7 +64,7 @@ final class Colourless {
     }
     double apart = 0;
     int n = 0;
-    for (int i = 0; i < lab[0].length; i += EVERY) {
+    for (int i : Evenly.some(lab[0].length, EVERY)) {
       if (!pair.isFramed(i)) {
         double[] sum = sums[bin(lab[0][i])];
         apart += Math.hypot(lab[1][i] - sum[1] / sum[0], lab[2][i] - sum[2] / sum[0]);

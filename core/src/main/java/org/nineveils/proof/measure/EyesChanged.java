@@ -37,7 +37,7 @@ final class EyesChanged implements Measure {
 
   @Override
   public double limit() {
-    return 12;
+    return 14;
   }
 
   @Override

@@ -21,7 +21,7 @@ public final class Measures {
           new EyesChanged(),
           new WhitesCast(),
           new ColourKept(),
-          new RegionColour("lips", "Lips’ colour", "lips", Regions.LIPS, 11),
+          new RegionColour("lips", "Lips’ colour", "lips", Regions.LIPS, 13),
           new RegionColour("fur-colour", "Fur’s colour", "fur", Regions.FUR, 9),
           new NewNeon(),
           new NeutralCast(),

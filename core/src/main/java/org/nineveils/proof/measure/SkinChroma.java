@@ -35,7 +35,7 @@ final class SkinChroma implements Measure {
 
   @Override
   public double limit() {
-    return 9;
+    return 11;
   }
 
   @Override

@@ -1,15 +1,14 @@
 package org.nineveils.proof.measure;
 
-import java.util.stream.IntStream;
 import org.nineveils.colour.Ciede2000;
 import org.nineveils.colour.Lab;
+import org.nineveils.filter.Evenly;
 
 /**
  * How different the picture looks: mean CIEDE2000 over every thirty-seventh pixel: some 2 900 of a
  * proof.
  */
 final class Strength implements Measure {
-  /** Odd, and no divisor of common widths, so that no column is left out. */
   private static final int EVERY = 37;
 
   @Override
@@ -45,7 +44,7 @@ final class Strength implements Measure {
   }
 
   private static int[] some(int pixels) {
-    return IntStream.iterate(0, i -> i < pixels, i -> i + EVERY).toArray();
+    return Evenly.some(pixels, EVERY);
   }
 
   private static Lab at(float[][] lab, int i) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import org.nineveils.colour.Ciede2000;
 import org.nineveils.colour.Lab;
+import org.nineveils.filter.Evenly;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Shelf;
 import org.nineveils.stack.Bundle;
@@ -21,23 +22,22 @@ import org.nineveils.veil.Effect;
  * @param high 99th percentile over all photos
  */
 public record Fit(double mean, double high) {
-  /** Every so many pixels are compared; odd, so that no column is left out. */
+  /** One of so many pixels is compared. */
   private static final int EVERY = 7;
 
   /**
-   * Measures a table against the whole effect, with all that stays behind.
-   *
-   * @param photos at the size at which they are compared
-   * @return zeros where there is no photo
+   * Measures a table against the whole effect, with all that stays behind. * @param photos at the
+   * size at which they are compared; none for colours spread over the range
    */
   public static Fit of(Effect effect, TableFormat format, List<Picture> photos, Shelf shelf) {
     Picture table = Lattices.of(effect, format.side(), format.bend(), shelf);
     Stack stack = Stack.of(Bundle.of(effect, Map.of()));
-    double[] all = new double[photos.stream().mapToInt(p -> looked(p)).sum()];
+    List<Picture> tried = photos.isEmpty() ? List.of(colours()) : photos;
+    double[] all = new double[tried.stream().mapToInt(p -> looked(p)).sum()];
     int n = 0;
-    for (Picture photo : photos) {
+    for (Picture photo : tried) {
       Picture own = Renderer.render(photo, photo.area(), stack, Manner.exact().picturesFrom(shelf));
-      for (int i = 0; i < photo.r().length; i += EVERY) {
+      for (int i : Evenly.some(photo.r().length, EVERY)) {
         float[] theirs =
             Tetrahedra.at(
                 table, format.side(), format.bend(), photo.r()[i], photo.g()[i], photo.b()[i]);
@@ -48,9 +48,24 @@ public record Fit(double mean, double high) {
       }
     }
     Arrays.sort(all);
-    return all.length == 0
-        ? new Fit(0, 0)
-        : new Fit(Arrays.stream(all).average().orElse(0), all[(int) (0.99 * (all.length - 1))]);
+    return new Fit(Arrays.stream(all).average().orElse(0), all[(int) (0.99 * (all.length - 1))]);
+  }
+
+  /** Whether nobody sees the difference: below 0.5 on average, below 2 for 99 of 100 pixels. */
+  public boolean isClose() {
+    return mean <= 0.5 && high <= 2;
+  }
+
+  /** Colours spread over the range, dark ones as often as light ones. */
+  private static Picture colours() {
+    int side = 24;
+    Picture out = Picture.blank(side * side, side);
+    for (int i = 0; i < side * side * side; i++) {
+      out.r()[i] = (i % side + 0.37f) / side;
+      out.g()[i] = (i / side % side + 0.61f) / side;
+      out.b()[i] = (i / side / side + 0.23f) / side;
+    }
+    return out;
   }
 
   private static int looked(Picture photo) {

@@ -66,6 +66,7 @@ public final class TableSet {
       path = free(kit, part.name());
       sink.put(path, bytes.get());
       fit = Fit.of(part.effect(), format, photos, shelf);
+      travel = travel.measured(fit);
     }
     lines.add(new Line(kit, part.name(), travel, path, fit));
   }

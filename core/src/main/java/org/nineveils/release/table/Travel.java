@@ -26,6 +26,8 @@ public record Travel(How how, List<Veil> veils, List<Left> left) {
   /** How much of an effect travels. */
   public enum How {
     WHOLE("whole"),
+    /** All of it, but the table does not come near enough to it. */
+    ROUGHLY("roughly"),
     IN_PART("in part"),
     NOT_AT_ALL("not at all");
 
@@ -80,6 +82,11 @@ public record Travel(How how, List<Veil> veils, List<Left> left) {
     }
     How how = veils.isEmpty() ? How.NOT_AT_ALL : left.isEmpty() ? How.WHOLE : How.IN_PART;
     return new Travel(how, veils, left);
+  }
+
+  /** The same once it was measured: what strays visibly does not travel whole. */
+  public Travel measured(Fit fit) {
+    return how == How.WHOLE && !fit.isClose() ? new Travel(How.ROUGHLY, veils, left) : this;
   }
 
   private static boolean shows(Veil veil) {

@@ -86,7 +86,7 @@ final class LightKernel implements Kernel {
       row(to, m[6], m[7], m[8], work.b, n);
     }
     if (shoulder != null) {
-      shoulder.run(work.r, work.g, work.b, work.t, to.t, n);
+      shoulder.run(work.r, work.g, work.b, work.t, to.t, new float[][] {to.r, to.g, to.b}, n);
     }
     SrgbLoops.encode(work.r, to.r, n);
     SrgbLoops.encode(work.g, to.g, n);

@@ -103,7 +103,8 @@ class TablesTest {
     double whole = Fit.of(milk, TableFormat.CUBE_33, photos, Shelf.EMPTY).mean();
     double colour = Fit.of(onlyColour(milk), TableFormat.CUBE_33, photos, Shelf.EMPTY).mean();
     assertThat(whole).isGreaterThan(colour + 0.1);
-    assertThat(Fit.of(milk, TableFormat.CUBE_33, List.of(), Shelf.EMPTY)).isEqualTo(new Fit(0, 0));
+    Fit byColours = Fit.of(milk, TableFormat.CUBE_33, List.of(), Shelf.EMPTY);
+    assertThat(byColours.mean()).as("without a photo").isPositive();
   }
 
   @Test
@@ -268,5 +269,19 @@ class TablesTest {
     assertThat(paths).first().isEqualTo("unnamed/milk.cube");
     assertThat(paths).contains("willow/milk-2.cube", "unnamed-2/unnamed-2.cube");
     assertThat(set.lines()).extracting(TableSet.Line::file).doesNotHaveDuplicates();
+  }
+
+  /** A steep gamma is a function of colour, but seventeen entries an axis do not hold it. */
+  @Test
+  void whatStraysVisiblyDoesNotTravelWhole() {
+    Effect steep = new Effect(List.of(Pictures.veil("curve", Map.of("gamma", 5))), "", 1);
+    Travel said = Travel.of(steep);
+    assertThat(said.how()).isEqualTo(Travel.How.WHOLE);
+    Fit fit = Fit.of(steep, TableFormat.CUBE_17, List.of(), Shelf.EMPTY);
+    assertThat(fit.high()).isGreaterThan(2);
+    assertThat(said.measured(fit).how()).isEqualTo(Travel.How.ROUGHLY);
+    Effect gentle = new Effect(List.of(Pictures.veil("curve", Map.of("gamma", 1.1))), "", 1);
+    Fit close = Fit.of(gentle, TableFormat.CUBE_33, List.of(), Shelf.EMPTY);
+    assertThat(Travel.of(gentle).measured(close).how()).isEqualTo(Travel.How.WHOLE);
   }
 }

@@ -72,7 +72,11 @@ class ColourTest {
       }
       if (after[1] > 0.02) {
         double turned = ((after[2] - before[2] - turn) % 360 + 540) % 360 - 180;
-        assertThat(turned).as("%s %s %s", rgb[0], rgb[1], rgb[2]).isCloseTo(0, within(1.0));
+        boolean blue =
+            before[2] + turn > 240 && before[2] + turn < 290; // cut off in part; see Gamut
+        assertThat(turned)
+            .as("%s %s %s", rgb[0], rgb[1], rgb[2])
+            .isCloseTo(0, within(blue ? 1.5 : 1.0));
       }
       assertThat(after[0]).isCloseTo(before[0], within(2e-3));
     }

@@ -11,9 +11,12 @@ import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.colour.Bradford;
 import org.nineveils.colour.Chromaticity;
+import org.nineveils.colour.Ciede2000;
 import org.nineveils.colour.Lab;
+import org.nineveils.colour.Oklab;
 import org.nineveils.colour.Srgb;
 import org.nineveils.picture.Picture;
 import org.nineveils.setting.NumberSetting;
@@ -136,6 +139,48 @@ class LightTest {
     Picture lamp = Pictures.flat(1, 1, 1, 0.9, 0.7);
     Picture white = lit(lamp, Map.of("exposure", 3, "shoulder", 50));
     assertThat(white.b()[0]).isGreaterThan(0.9f);
+  }
+
+  /** The hue of Oklab (B. Ottosson, 2020), which light alone does not turn. */
+  @ParameterizedTest
+  @CsvSource({"0.5, 30", "2, 30", "2, 50", "2, 100", "4, 50", "4, 100"})
+  void theShoulderTurnsSkinByNoMoreThanThreeDegrees(double stops, double amount) {
+    double[][] skins = {{0xb0, 0x7e, 0x62}, {0xe8, 0xc0, 0xa8}, {0x6b, 0x45, 0x33}};
+    for (double[] s : skins) {
+      Picture skin = Pictures.flat(1, 1, s[0] / 255, s[1] / 255, s[2] / 255);
+      Picture lit = lit(skin, Map.of("exposure", stops, "shoulder", amount));
+      double[] now = oklab(lit);
+      if (Math.hypot(now[1], now[2]) > 0.01) {
+        double[] was = oklab(skin);
+        double turned = Math.toDegrees(Math.atan2(now[2], now[1]) - Math.atan2(was[2], was[1]));
+        assertThat(turned).isCloseTo(0, within(3.0));
+      }
+    }
+  }
+
+  /** Once the first per cent changed bright colours by ΔE00 16 to 32. */
+  @ParameterizedTest
+  @ValueSource(doubles = {0.5, 1, 2, 4})
+  void aLittleShoulderDoesLittle(double stops) {
+    Picture colours = Pictures.random(60, 40, 8);
+    Picture none = lit(colours, Map.of("exposure", stops));
+    Picture little = lit(colours, Map.of("exposure", stops, "shoulder", 1));
+    for (int i = 0; i < none.r().length; i++) {
+      double apart =
+          Ciede2000.between(
+              Lab.ofSrgb(none.r()[i], none.g()[i], none.b()[i]),
+              Lab.ofSrgb(little.r()[i], little.g()[i], little.b()[i]));
+      assertThat(apart).isLessThan(1.5);
+    }
+  }
+
+  private static double[] oklab(Picture p) {
+    float[][] v = {{p.r()[0]}, {p.g()[0]}, {p.b()[0]}};
+    for (float[] c : v) {
+      c[0] = (float) Srgb.decode(c[0]);
+    }
+    Oklab.fromLinear(v[0], v[1], v[2], new float[3][1], 1);
+    return new double[] {v[0][0], v[1][0], v[2][0]};
   }
 
   private static double hue(Picture p) {
