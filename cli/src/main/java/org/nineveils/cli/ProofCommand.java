@@ -81,13 +81,22 @@ final class ProofCommand implements Callable<Integer> {
     Optional<Release> before = Optional.ofNullable(against).map(trust::read);
     before.ifPresent(b -> Since.paths(b, now).forEach((old, path) -> paths.putIfAbsent(path, old)));
     PrintWriter out = spec.commandLine().getOut();
+    int guessed = 0;
     for (TestPhoto photo : TestPhoto.in(photos)) {
+      guessed += photo.guessed() ? 1 : 0;
       for (Release.KitPart kit : now.kits()) {
         for (Release.SectionPart section : kit.sections()) {
           Limits bounds = given.orElse(section.limits());
           section.effects().forEach(part -> line(out, photo, part, now, before, bounds));
         }
       }
+    }
+    if (guessed > 0) {
+      out.printf(
+          Locale.ROOT,
+          "On %d %s nobody marked skin: where it is, is a guess by colour, light and form.%n",
+          guessed,
+          guessed == 1 ? "photo" : "photos");
     }
     out.printf(Locale.ROOT, "%d proofs: %d over, %d near, %d moved%n", proofs, over, near, moved);
     return over > 0 || moved > 0 ? 1 : 0;

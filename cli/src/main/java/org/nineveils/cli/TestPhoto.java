@@ -30,8 +30,9 @@ import org.nineveils.veil.Effect;
  * A photo of a folder with its regions.
  *
  * @param name of its file
+ * @param guessed whether its skin was found by rule, since nobody has marked it
  */
-record TestPhoto(String name, Plain plain) {
+record TestPhoto(String name, Plain plain, boolean guessed) {
   /**
    * An effect on it.
    *
@@ -76,8 +77,9 @@ record TestPhoto(String name, Plain plain) {
         regions.put(region, Grey.sized(PictureReader.read(grey), picture.area()));
       }
     }
+    boolean guessed = !regions.containsKey(Regions.SKIN);
     regions.computeIfAbsent(Regions.SKIN, skin -> Guard.skinOf(picture));
-    return new TestPhoto(name, Plain.of(photo, picture, regions));
+    return new TestPhoto(name, Plain.of(photo, picture, regions), guessed);
   }
 
   /** Tries an effect. */
