@@ -45,6 +45,9 @@ final class FoundSkin {
   /** Texture in L*, over that of the smoothest part, from which it is fur. */
   private static final double ROUGH = 0.6;
 
+  /** The same for the photo as it is: only what is fur beyond doubt. */
+  private static final double FUR = 0.8;
+
   /** Share of the picture below which the photo as it is may have its hue moved too. */
   private static final double LITTLE = 0.04;
 
@@ -129,7 +132,8 @@ final class FoundSkin {
   private static Way inLight(
       double[] grey, float[][] lab, int[] of, SkinColours colours, Clusters parts, boolean asItIs) {
     float[] found = new float[of.length];
-    Way first = way(grey, lab, of, colours, parts, found);
+    double most = asItIs ? FUR : ROUGH;
+    Way first = way(grey, lab, of, colours, parts, found, most);
     if (first.share() == 0 || (asItIs && first.share() >= LITTLE)) {
       return first;
     }
@@ -137,13 +141,19 @@ final class FoundSkin {
     float hue = colours.hue() + Math.max(-REDDER, Math.min(YELLOWER, by));
     float range = colours.range() * (asItIs ? 1 : WIDER);
     SkinColours moved = new SkinColours(hue, range, colours.floor());
-    Way second = way(grey, lab, of, moved, parts, found);
+    Way second = way(grey, lab, of, moved, parts, found, most);
     return second.share() > first.share() ? second : first;
   }
 
   /** Weighs colours; of what is neither behind nor fur the share of the picture is told. */
   private static Way way(
-      double[] grey, float[][] lab, int[] of, SkinColours colours, Clusters parts, float[] found) {
+      double[] grey,
+      float[][] lab,
+      int[] of,
+      SkinColours colours,
+      Clusters parts,
+      float[] found,
+      double most) {
     colours.weigh(lab[0], lab[1], lab[2], 0, found.length, found, 0);
     double[] mass = new double[Clusters.COUNT];
     for (int i = 0; i < found.length; i++) {
@@ -162,7 +172,7 @@ final class FoundSkin {
         border += parts.border()[k] * Math.min(1, mass[k] / Math.max(1e-9, parts.area()[k]));
       }
     }
-    boolean fur = all == 0 || rough / all > ROUGH;
+    boolean fur = all == 0 || rough / all > most;
     double share = fur ? 0 : all * Math.max(LEAST_INSIDE, 1 - 2 * border);
     return new Way(grey, colours, behind, share);
   }

@@ -85,7 +85,7 @@ class VerdictTest {
             Map.of(
                 "blown", Reading.of(2.5),
                 "skin-turned", Reading.not("no skin is marked on this photo"),
-                "halo", Reading.of(9)));
+                "halo", Reading.of(15)));
     String json = Json.write(ReadingsJson.format(readings));
     assertThat(ReadingsJson.parse(Json.read(json, "The readings"))).isEqualTo(readings);
     Limits limits = new Limits(Map.of("blown", 2.0), Set.of("halo"));

@@ -105,7 +105,9 @@ class ProofsIT {
         page.locator("[data-start]").click();
       }
       page.waitForFunction(
-          "() => document.querySelector('[data-count]').textContent === '384 of 384 proofs'");
+          "() => document.querySelector('[data-count]').textContent === '384 of 384 proofs'",
+          null,
+          new Page.WaitForFunctionOptions().setTimeout(150_000));
       assertThat(page.locator("[data-cell]").count()).isBetween(30, 150);
       page.waitForFunction(
           "() => [...document.querySelectorAll('[data-cell] img')].slice(0, 4).every(i => i.naturalWidth > 100)");
