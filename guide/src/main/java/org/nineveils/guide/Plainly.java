@@ -17,6 +17,7 @@ final class Plainly {
 
   private Plainly() {}
 
+  @SuppressWarnings("ArrayRecordComponent") // as they stand in the file
   private record Table(byte[] tag, int sum, byte[] content) {}
 
   /**
