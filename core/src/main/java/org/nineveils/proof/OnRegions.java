@@ -25,7 +25,8 @@ import org.nineveils.veil.Veil;
  *
  * @param bare veils that stay hidden, by name, each with the region that the photo lacks; the empty
  *     region where the veil is meant for none
- * @param acts names of the regions, as the photo has them, that brush-on veils cover
+ * @param acts names of the regions, as the photo has them, that brush-on veils cover, or are meant
+ *     for where somebody painted them
  * @param everywhere whether a veil that is down covers more than regions
  */
 public record OnRegions(Map<String, String> bare, Set<String> acts, boolean everywhere) {
@@ -71,6 +72,9 @@ public record OnRegions(Map<String, String> bare, Set<String> acts, boolean ever
       String region = names.get(Names.key(covers.meantFor()));
       if (!waits(covers, painted)) {
         everywhere = true;
+        if (covers.mask().startsHidden() && region != null) {
+          acts.add(region); // painted by hand where it is meant for, more or less
+        }
       } else if (region == null) {
         bare.put(veil.name(), covers.meantFor());
       } else {

@@ -71,9 +71,7 @@ class Suits implements JobKind {
     Wardrobe wardrobe = fittings.wardrobe(row);
     Photo photo = photos.get(row.photoId());
     Suiting.Photo ready =
-        Suiting.Photo.of(
-            photos.once(photo, Math.max(photo.width(), photo.height())),
-            photos.once(photo, Thumbnails.LONG_SIDE));
+        Suiting.Photo.of(photos.whole(photo), photos.once(photo, Thumbnails.LONG_SIDE));
     var effects = wardrobe.effects();
     List<Wardrobe.Piece> pieces = wardrobe.pieces();
     run.total(pieces.size(), 0);

@@ -13,6 +13,7 @@ import org.nineveils.app.memory.Permits;
 import org.nineveils.app.undo.Journal;
 import org.nineveils.kit.Names;
 import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureException;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.Scaling;
 import org.springframework.stereotype.Service;
@@ -181,6 +182,18 @@ public class PhotoService {
   /** The same for a list, which does not come back for it. */
   public Picture once(Photo photo, int longSide) {
     return decoded.once(photo, longSide);
+  }
+
+  /**
+   * The photo at its own size, asked for once; where its file can no longer be read, as small as it
+   * was kept when it came in.
+   */
+  public Picture whole(Photo photo) {
+    try {
+      return once(photo, Math.max(photo.width(), photo.height()));
+    } catch (PictureException e) {
+      return once(photo, SMALL);
+    }
   }
 
   /** Whether the photo is at hand at that size, without being decoded. */

@@ -103,7 +103,7 @@ class Measuring {
           Map<String, float[]> all =
               new HashMap<>(photo.isOnWall() ? regions.named(photo.id()) : Map.of());
           all.computeIfAbsent(Regions.SKIN, name -> Guard.skinOf(picture));
-          return Plain.of(whole(photo), picture, all);
+          return Plain.of(photos.whole(photo), picture, all);
         });
   }
 
@@ -111,12 +111,10 @@ class Measuring {
     return plains.get(
         held,
         () ->
-            Plain.of(whole(photo), photos.once(photo, Pair.LONG_SIDE), regions.named(photo.id())));
-  }
-
-  /** Read once, for the places that are looked at in its own size. */
-  private Picture whole(Photo photo) {
-    return photos.once(photo, Math.max(photo.width(), photo.height()));
+            Plain.of(
+                photos.whole(photo),
+                photos.once(photo, Pair.LONG_SIDE),
+                regions.named(photo.id())));
   }
 
   /**

@@ -95,9 +95,7 @@ public class WallFacts {
       String key = keys.get(photo.id());
       PhotoFacts found = known.get(key);
       if (found == null && System.nanoTime() < end) {
-        found =
-            PhotoFacts.of(
-                plain(photo), photos.once(photo, Math.max(photo.width(), photo.height())));
+        found = PhotoFacts.of(plain(photo), photos.whole(photo));
         facts.put(key, found);
       }
       if (found != null) {

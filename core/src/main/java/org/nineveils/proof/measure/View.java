@@ -2,6 +2,7 @@ package org.nineveils.proof.measure;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Supplier;
 import org.nineveils.picture.CloseUp;
 import org.nineveils.picture.Picture;
@@ -16,8 +17,11 @@ record View(Plain plain, int index, Seen before, Seen now, double border) {
   static List<View> of(Plain plain, Finished made, Seen whole) {
     if (made.closeUps().size() != plain.closeUps().size()) {
       throw new IllegalArgumentException(
-          "a photo with %d close-ups has %d finished ones"
-              .formatted(plain.closeUps().size(), made.closeUps().size()));
+          String.format(
+              Locale.ROOT,
+              "a photo with %d close-ups has %d finished ones",
+              plain.closeUps().size(),
+              made.closeUps().size()));
     }
     List<View> out = new ArrayList<>();
     for (int i = 0; i < made.closeUps().size(); i++) {
