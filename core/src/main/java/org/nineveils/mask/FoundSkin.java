@@ -2,11 +2,8 @@ package org.nineveils.mask;
 
 import java.util.Arrays;
 import java.util.Collections;
-import java.util.List;
 import java.util.Map;
 import java.util.WeakHashMap;
-import java.util.concurrent.ConcurrentHashMap;
-import org.nineveils.filter.Evenly;
 import org.nineveils.picture.Picture;
 
 /**
@@ -54,16 +51,13 @@ final class FoundSkin {
   /** What lies at the border counts less, but not for nothing. */
   private static final double LEAST_INSIDE = 0.1;
 
-  /** Every so many pixels are looked at to choose by. */
-  private static final int EVERY = 7;
-
   /** How much wider the range of hues is in a light that was guessed. */
   private static final float WIDER = 1.2f;
 
   /** Weight from which a pixel is looked at for the middle of what was found. */
   private static final float FOUND = 0.5f;
 
-  private static final Map<float[], Map<SkinColours, float[]>> KEPT =
+  private static final Map<float[], LitPhoto> KEPT =
       Collections.synchronizedMap(new WeakHashMap<>());
 
   private FoundSkin() {}
@@ -71,89 +65,64 @@ final class FoundSkin {
   /**
    * Weights of every pixel, 0…1; not to be changed.
    *
-   * @param photo small; see {@link SmallPhoto}
+   * @param small see {@link SmallPhoto}
    */
-  static float[] of(Picture photo, SkinColours colours) {
-    return KEPT.computeIfAbsent(photo.r(), plane -> new ConcurrentHashMap<>())
-        .computeIfAbsent(colours, c -> find(photo, c));
+  static float[] of(Picture small, SkinColours colours) {
+    Picture photo = SmallPhoto.evened(small);
+    LitPhoto lit = KEPT.computeIfAbsent(photo.r(), plane -> LitPhoto.of(photo));
+    return lit.once(colours, c -> find(photo, lit, c));
   }
 
   /**
    * A way to tell skin on one photo: in which light, by which colours, and which parts lie behind.
    */
-  private record Way(double[] grey, SkinColours colours, boolean[] behind, double share) {}
+  private record Way(LitPhoto.Light light, SkinColours colours, boolean[] behind, double share) {}
 
-  private static float[] find(Picture small, SkinColours colours) {
-    Picture photo = SmallPhoto.evened(small);
-    float[][] lab = SmallPhoto.lab(photo);
-    Clusters parts = Clusters.of(photo, lab);
-    int[] places = Evenly.some(photo.r().length, EVERY);
-    Picture some = some(photo, places);
-    int[] of = new int[some.r().length];
-    for (int i = 0; i < of.length; i++) {
-      of[i] = parts.of()[places[i]];
-    }
+  private static float[] find(Picture photo, LitPhoto lit, SkinColours colours) {
     Way best = null;
     double most = 0;
-    List<double[]> guesses = CastOut.guesses(photo, lab);
-    for (int k = 0; k < guesses.size(); k++) {
-      float[][] own = SmallPhoto.toLab(CastOut.without(some, guesses.get(k)));
-      Way way = inLight(guesses.get(k), own, of, colours, parts, k == 0);
-      double share = way.share() * (k == 0 ? AS_IT_IS : 1);
+    for (LitPhoto.Light light : lit.lights()) {
+      boolean asItIs = light == lit.lights().get(0);
+      Way way = inLight(lit, light, colours, asItIs);
+      double share = way.share() * (asItIs ? AS_IT_IS : 1);
       if (share > most) {
         most = share;
         best = way;
       }
     }
-    float[] out = new float[lab[0].length];
+    float[] out = new float[photo.r().length];
     if (best != null) {
-      boolean plain = best.grey() == guesses.get(0);
-      float[][] own = plain ? lab : SmallPhoto.toLab(CastOut.without(photo, best.grey()));
+      float[][] own = lit.whole(photo, best.light());
       best.colours().weigh(own[0], own[1], own[2], 0, out.length, out, 0);
       for (int i = 0; i < out.length; i++) {
-        out[i] = best.behind()[parts.of()[i]] ? 0 : out[i];
+        out[i] = best.behind()[lit.parts().of()[i]] ? 0 : out[i];
       }
     }
     return out;
   }
 
-  /** Some pixels in a row: enough to choose by. */
-  private static Picture some(Picture p, int[] places) {
-    int n = places.length;
-    Picture out = Picture.blank(n, 1);
-    for (int i = 0; i < n; i++) {
-      out.r()[i] = p.r()[places[i]];
-      out.g()[i] = p.g()[places[i]];
-      out.b()[i] = p.b()[places[i]];
-    }
-    return out;
-  }
-
   private static Way inLight(
-      double[] grey, float[][] lab, int[] of, SkinColours colours, Clusters parts, boolean asItIs) {
-    float[] found = new float[of.length];
+      LitPhoto lit, LitPhoto.Light light, SkinColours colours, boolean asItIs) {
+    float[] found = new float[lit.of().length];
     double most = asItIs ? FUR : ROUGH;
-    Way first = way(grey, lab, of, colours, parts, found, most);
+    Way first = way(lit, light, colours, found, most);
     if (first.share() == 0 || (asItIs && first.share() >= LITTLE)) {
       return first;
     }
-    float by = middle(lab, found, of, first.behind(), colours.hue()) - colours.hue();
+    float by = middle(lit, light, found, first) - colours.hue();
     float hue = colours.hue() + Math.max(-REDDER, Math.min(YELLOWER, by));
     float range = colours.range() * (asItIs ? 1 : WIDER);
     SkinColours moved = new SkinColours(hue, range, colours.floor());
-    Way second = way(grey, lab, of, moved, parts, found, most);
+    Way second = way(lit, light, moved, found, most);
     return second.share() > first.share() ? second : first;
   }
 
   /** Weighs colours; of what is neither behind nor fur the share of the picture is told. */
   private static Way way(
-      double[] grey,
-      float[][] lab,
-      int[] of,
-      SkinColours colours,
-      Clusters parts,
-      float[] found,
-      double most) {
+      LitPhoto lit, LitPhoto.Light light, SkinColours colours, float[] found, double most) {
+    float[][] lab = light.some();
+    int[] of = lit.of();
+    Clusters parts = lit.parts();
     colours.weigh(lab[0], lab[1], lab[2], 0, found.length, found, 0);
     double[] mass = new double[Clusters.COUNT];
     for (int i = 0; i < found.length; i++) {
@@ -174,21 +143,21 @@ final class FoundSkin {
     }
     boolean fur = all == 0 || rough / all > most;
     double share = fur ? 0 : all * Math.max(LEAST_INSIDE, 1 - 2 * border);
-    return new Way(grey, colours, behind, share);
+    return new Way(light, colours, behind, share);
   }
 
   /** Median of the hue angles of what was found, upright; as asked for where nothing was. */
-  private static float middle(
-      float[][] lab, float[] found, int[] of, boolean[] behind, float otherwise) {
+  private static float middle(LitPhoto lit, LitPhoto.Light light, float[] found, Way way) {
+    float[][] lab = light.some();
     float[] angles = new float[found.length];
     int n = 0;
     for (int i = 0; i < found.length; i++) {
-      if (found[i] >= FOUND && !behind[of[i]]) {
+      if (found[i] >= FOUND && !way.behind()[lit.of()[i]]) {
         angles[n++] = SkinColours.upright(lab[0][i], lab[1][i], lab[2][i]);
       }
     }
     Arrays.sort(angles, 0, n);
-    return n == 0 ? otherwise : angles[n / 2];
+    return n == 0 ? way.colours().hue() : angles[n / 2];
   }
 
   /** Texture of the smoothest part that is no mere spot: the noise of the photo. */
