@@ -149,6 +149,10 @@ public final class PictureReader {
   }
 
   private static Decoded decoded(byte[] bytes, CameraTags tags, String name) {
+    if (tags.otherInks()) {
+      throw new PictureException(
+          "“%s” holds inks other than cyan, magenta, yellow and black.".formatted(name));
+    }
     byte[] pixels = PngChunks.isPng(bytes) ? PngChunks.pixels(bytes) : bytes;
     try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(pixels))) {
       checkClaims(in, pixels.length, name);
@@ -204,10 +208,6 @@ public final class PictureReader {
       throw damaged(name, null);
     }
     if (!PngChunks.isPng(bytes)) {
-      if (tags.otherInks()) {
-        throw new PictureException(
-            "“%s” holds inks other than cyan, magenta, yellow and black.".formatted(name));
-      }
       return Samples.toSrgb(image, tags, null, tags.space(), name);
     }
     ICC_Profile profile = Profiles.ofPng(bytes);

@@ -60,5 +60,8 @@ public final class Limits {
   /** Deepest nesting of JSON. */
   public static final int JSON_NESTING = 20;
 
+  /** Deepest nesting of XML: of a photo's own data, and of colour tables. */
+  public static final int XML_NESTING = 100;
+
   private Limits() {}
 }

@@ -1,20 +1,18 @@
 package org.nineveils.picture.data;
 
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javax.xml.XMLConstants;
-import javax.xml.parsers.DocumentBuilderFactory;
-import javax.xml.parsers.ParserConfigurationException;
 import javax.xml.transform.OutputKeys;
 import javax.xml.transform.Transformer;
 import javax.xml.transform.TransformerException;
 import javax.xml.transform.TransformerFactory;
 import javax.xml.transform.dom.DOMSource;
 import javax.xml.transform.stream.StreamResult;
+import org.nineveils.refusal.Xml;
 import org.w3c.dom.Attr;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
@@ -29,9 +27,6 @@ import org.xml.sax.SAXException;
 final class XmpPacket {
   static final String RDF = "http://www.w3.org/1999/02/22-rdf-syntax-ns#";
   static final String TIFF = "http://ns.adobe.com/tiff/1.0/";
-
-  /** Elements within one another; what programs write has some ten. */
-  private static final String DEEPEST = "100";
 
   private final Document tree;
 
@@ -48,16 +43,7 @@ final class XmpPacket {
   /** Reads a packet; empty where it is no XML, or XML with a document type, which XMP has not. */
   static Optional<XmpPacket> read(byte[] packet) {
     try {
-      DocumentBuilderFactory factory = DocumentBuilderFactory.newInstance();
-      factory.setNamespaceAware(true);
-      factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
-      factory.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
-      factory.setAttribute("jdk.xml.maxElementDepth", DEEPEST);
-      var builder = factory.newDocumentBuilder();
-      builder.setErrorHandler(null); // what is wrong is thrown, not printed
-      return Optional.of(new XmpPacket(builder.parse(new ByteArrayInputStream(trimmed(packet)))));
-    } catch (ParserConfigurationException e) {
-      throw new IllegalStateException(e);
+      return Optional.of(new XmpPacket(Xml.read(trimmed(packet))));
     } catch (SAXException | IOException e) {
       return Optional.empty();
     }

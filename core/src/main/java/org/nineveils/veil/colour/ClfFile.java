@@ -1,15 +1,12 @@
 package org.nineveils.veil.colour;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import javax.xml.XMLConstants;
-import javax.xml.parsers.DocumentBuilderFactory;
-import javax.xml.parsers.ParserConfigurationException;
 import org.nineveils.picture.Picture;
 import org.nineveils.refusal.Outside;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.refusal.Xml;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
@@ -40,15 +37,7 @@ public final class ClfFile {
 
   private static Document document(byte[] file, String name) {
     try {
-      DocumentBuilderFactory factory = DocumentBuilderFactory.newInstance();
-      factory.setNamespaceAware(true);
-      factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
-      factory.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
-      var builder = factory.newDocumentBuilder();
-      builder.setErrorHandler(null); // what is wrong is thrown, not printed
-      return builder.parse(new ByteArrayInputStream(file));
-    } catch (ParserConfigurationException e) {
-      throw new IllegalStateException(e);
+      return Xml.read(file);
     } catch (SAXException | IOException e) {
       throw new Refusal(
           "“%s” is no Common LUT Format file: its XML cannot be read.".formatted(name));
