@@ -1,6 +1,5 @@
 package org.nineveils.veil;
 
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -207,19 +206,30 @@ public record Effect(
    *     range
    */
   public Effect dialled(Map<String, Double> turned) {
-    List<Veil> next = new ArrayList<>(veils);
-    turned.forEach(
-        (label, value) -> {
-          Dial dial = dial(label);
-          if (dial.within(value) != value) {
-            throw new InvalidSetting(
-                "Dial “%s” goes from %s to %s, but was %s."
-                    .formatted(label, dial.min(), dial.max(), value));
-          }
-          next.replaceAll(
-              v -> v.id().equals(dial.veil()) ? v.withNumbers(Map.of(dial.key(), value)) : v);
-        });
-    return withVeils(next);
+    Effect next = this;
+    for (var each : turned.entrySet()) {
+      Dial dial = dial(each.getKey());
+      double value = each.getValue();
+      if (dial.within(value) != value) {
+        throw new InvalidSetting(
+            "Dial “%s” goes from %s to %s, but was %s."
+                .formatted(dial.label(), dial.min(), dial.max(), value));
+      }
+      next = next.turned(dial, value);
+    }
+    return next;
+  }
+
+  /**
+   * The same effect with what a dial turns at a value, be it out of the dial's range.
+   *
+   * @throws InvalidSetting with a sentence if the setting cannot have that value
+   */
+  public Effect turned(Dial dial, double value) {
+    return withVeils(
+        veils.stream()
+            .map(v -> v.id().equals(dial.veil()) ? v.withNumbers(Map.of(dial.key(), value)) : v)
+            .toList());
   }
 
   private Dial dial(String label) {

@@ -80,7 +80,7 @@ class DialsSearch implements Search {
   }
 
   private static Samples samples(Measuring.Tried tried, Effect effect, Dial dial, double value) {
-    Effect at = SweepSearch.at(effect, dial, dial.within(value));
+    Effect at = effect.turned(dial, dial.within(value));
     return Samples.of(tried.plain(), tried.picture(at, at.start()));
   }
 }

@@ -52,7 +52,7 @@ class ProofPictures {
     return Answers.jpeg(new Thumbnails.Small(cell.key(), () -> measuring.shown(cell)), request);
   }
 
-  /** A cell with a dial at a value. */
+  /** A cell with a dial at a value, be its range narrower by now than when it was swept. */
   @GetMapping("/proofs/pictures/{effect}/{photo}/dial")
   ResponseEntity<byte[]> dial(
       @PathVariable("effect") long effectId,
@@ -61,7 +61,7 @@ class ProofPictures {
       @RequestParam("value") double value) {
     Cell cell = cells.one(effectId, photo);
     Dial dial = SweepSearch.dial(cell.effect(), label);
-    Effect turned = SweepSearch.at(cell.effect(), dial, value);
+    Effect turned = cell.effect().turned(dial, value);
     return once(Thumbnails.once(measuring.tried(cell).picture(turned, turned.start())));
   }
 

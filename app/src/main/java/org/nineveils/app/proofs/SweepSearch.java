@@ -68,7 +68,7 @@ class SweepSearch implements Search {
           rows.put(
               cell.photo().id(),
               values.stream()
-                  .map(v -> rules.judge(cell, tried.measured(at(effect, dial, v))))
+                  .map(v -> rules.judge(cell, tried.measured(effect.turned(dial, v))))
                   .toList());
         });
     double now = now(effect, dial);
@@ -117,10 +117,5 @@ class SweepSearch implements Search {
 
   private static double now(Effect effect, Dial dial) {
     return Turnable.of(effect.veil(dial.veil()).orElseThrow(), dial.key()).orElseThrow().value();
-  }
-
-  /** The effect with a dial at a value. */
-  static Effect at(Effect effect, Dial dial, double value) {
-    return effect.dialled(Map.of(dial.label(), value));
   }
 }

@@ -194,6 +194,10 @@ class ProofViewsIT {
       Fields now = Json.read(HTTP.get("/api/effects/%d?photo=1".formatted(first)).body(), "");
       Map<?, ?> dial = (Map<?, ?>) now.object("effect").list("dials").get(0);
       assertThat(((Number) dial.get("max")).doubleValue()).isEqualTo(to);
+      String beyond = "/proofs/pictures/%d/1/dial?dial=Stops&value=%s".formatted(first, to + 0.1);
+      assertThat(HTTP.get(beyond).statusCode())
+          .as("what was swept beyond it can still be seen")
+          .isEqualTo(200);
       assertThat(observed.faults()).isEmpty();
     }
   }

@@ -114,7 +114,7 @@ public final class RunningApp {
     page.onConsoleMessage(
         m -> {
           if (m.type().equals("error")) {
-            faults.add(m.text());
+            faults.add(m.text() + " at " + m.location());
           }
         });
     return new ObservedPage(page, faults);
