@@ -76,13 +76,15 @@ final class FoundSkin {
   /**
    * A way to tell skin on one photo: in which light, by which colours, and which parts lie behind.
    */
+  @SuppressWarnings("ArrayRecordComponent") // made here, never compared
   private record Way(LitPhoto.Light light, SkinColours colours, boolean[] behind, double share) {}
 
   private static float[] find(Picture photo, LitPhoto lit, SkinColours colours) {
     Way best = null;
     double most = 0;
-    for (LitPhoto.Light light : lit.lights()) {
-      boolean asItIs = light == lit.lights().get(0);
+    for (int i = 0; i < lit.lights().size(); i++) {
+      LitPhoto.Light light = lit.lights().get(i);
+      boolean asItIs = i == 0;
       Way way = inLight(lit, light, colours, asItIs);
       double share = way.share() * (asItIs ? AS_IT_IS : 1);
       if (share > most) {

@@ -70,7 +70,9 @@ record LitPhoto(
 
   /** L*, a*, b* of every pixel in a light. */
   float[][] whole(Picture photo, Light light) {
-    return light == lights.get(0) ? lab : SmallPhoto.toLab(CastOut.without(photo, light.grey()));
+    return light.equals(lights.get(0))
+        ? lab
+        : SmallPhoto.toLab(CastOut.without(photo, light.grey()));
   }
 
   /** Some pixels in a row: enough to choose by. */

@@ -96,8 +96,8 @@ public record Suiting(Sort sort, double share, String reason) {
   /**
    * How it suits.
    *
-   * @param finished the photo through the effect, brush-on veils on the regions that they are meant
-   *     for where the photo has them; see {@link OnRegions#dressed}
+   * @param made the photo through the effect, brush-on veils on the regions that they are meant for
+   *     where the photo has them; see {@link OnRegions#dressed}
    * @param limits that its section is held to
    */
   public static Suiting of(Photo photo, Effect effect, Finished made, Limits limits) {

@@ -24,16 +24,21 @@ class FoundSkinTest {
     COOL(0.8, 1, 1.35),
     GREEN(0.85, 1.12, 0.8);
 
-    private final double[] gains;
+    private final double red;
+    private final double green;
+    private final double blue;
 
-    Light(double... gains) {
-      this.gains = gains;
+    Light(double red, double green, double blue) {
+      this.red = red;
+      this.green = green;
+      this.blue = blue;
     }
 
     Picture on(Picture p) {
       Picture out = Picture.blank(p.width(), p.height());
       float[][] from = {p.r(), p.g(), p.b()};
       float[][] to = {out.r(), out.g(), out.b()};
+      double[] gains = {red, green, blue};
       for (int c = 0; c < 3; c++) {
         for (int i = 0; i < to[c].length; i++) {
           double linear = Math.min(1, Srgb.decode(from[c][i]) * gains[c]);

@@ -307,10 +307,12 @@ class PictureInputsTest {
     for (int part = 0; part < 4; part++) { // the error of a wrong decoder grows along the picture
       double sum = 0;
       int n = ours.r().length / 4;
+      int looked = 0;
       for (int i = part * n; i < (part + 1) * n; i += 3) {
         sum += Ciede2000.between(lab(ours, i), lab(theirs, i));
+        looked++;
       }
-      assertThat(sum / (n / 3)).as("quarter %d", part).isLessThan(0.8);
+      assertThat(sum / looked).as("quarter %d", part).isLessThan(0.8);
     }
   }
 

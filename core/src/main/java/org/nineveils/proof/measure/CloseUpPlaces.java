@@ -89,10 +89,6 @@ final class CloseUpPlaces {
         photo, new Area(Math.min(x, photo.width() - w), Math.min(y, photo.height() - h), w, h));
   }
 
-  private static int within(int v, int most) {
-    return Math.max(0, Math.min(most, v));
-  }
-
   /** Sums of a plane over a window at every place. */
   private static final class Sums {
     private final double[] table;

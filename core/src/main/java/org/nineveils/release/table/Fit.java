@@ -26,8 +26,9 @@ public record Fit(double mean, double high) {
   private static final int EVERY = 7;
 
   /**
-   * Measures a table against the whole effect, with all that stays behind. * @param photos at the
-   * size at which they are compared; none for colours spread over the range
+   * Measures a table against the whole effect, with all that stays behind.
+   *
+   * @param photos at the size at which they are compared; none for colours spread over the range
    */
   public static Fit of(Effect effect, TableFormat format, List<Picture> photos, Shelf shelf) {
     Picture table = Lattices.of(effect, format.side(), format.bend(), shelf);
@@ -61,9 +62,11 @@ public record Fit(double mean, double high) {
     int side = 24;
     Picture out = Picture.blank(side * side, side);
     for (int i = 0; i < side * side * side; i++) {
+      int row = i / side;
+      int layer = row / side;
       out.r()[i] = (i % side + 0.37f) / side;
-      out.g()[i] = (i / side % side + 0.61f) / side;
-      out.b()[i] = (i / side / side + 0.23f) / side;
+      out.g()[i] = (row % side + 0.61f) / side;
+      out.b()[i] = (layer + 0.23f) / side;
     }
     return out;
   }

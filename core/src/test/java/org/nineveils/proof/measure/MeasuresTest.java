@@ -354,9 +354,11 @@ class MeasuresTest {
   }
 
   private static Picture turned(Picture p) {
-    Picture out = Picture.blank(p.height(), p.width());
+    int across = p.height();
+    int down = p.width();
+    Picture out = Picture.blank(across, down);
     for (int i = 0; i < p.r().length; i++) {
-      int to = i % p.width() * p.height() + i / p.width();
+      int to = i % down * across + i / down;
       out.r()[to] = p.r()[i];
       out.g()[to] = p.g()[i];
       out.b()[to] = p.b()[i];
