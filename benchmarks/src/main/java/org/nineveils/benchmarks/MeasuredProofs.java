@@ -12,7 +12,7 @@ import org.nineveils.picture.Scaling;
 import org.nineveils.proof.Likeness;
 import org.nineveils.proof.OnRegions;
 import org.nineveils.proof.Readings;
-import org.nineveils.proof.Tried;
+import org.nineveils.proof.Trial;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.proof.measure.Plain;
 import org.nineveils.proof.measure.Samples;
@@ -55,7 +55,7 @@ final class MeasuredProofs {
     Runnable measured =
         () -> {
           Picture finished = picture(photo, nine, manner);
-          Readings.of(new Pair(plain, Tried.on(plain, finished, nine, manner)));
+          Readings.of(new Pair(plain, Trial.on(plain, finished, nine, manner)));
           Samples.of(plain, finished);
         };
     double[] ms = Timing.medians(2, 7, () -> sideBySide(alone), () -> sideBySide(measured));

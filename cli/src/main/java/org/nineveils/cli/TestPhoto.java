@@ -13,7 +13,7 @@ import org.nineveils.picture.Scaling;
 import org.nineveils.picture.Shelf;
 import org.nineveils.proof.OnRegions;
 import org.nineveils.proof.Readings;
-import org.nineveils.proof.Tried;
+import org.nineveils.proof.Trial;
 import org.nineveils.proof.measure.Finished;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.proof.measure.Plain;
@@ -88,7 +88,7 @@ record TestPhoto(String name, Plain plain, boolean guessed) {
     String why = OnRegions.of(effect, Set.of(), regions.keySet()).why();
     Effect dressed = OnRegions.dressed(effect, Map.of(), regions, plain.picture());
     Stack stack = Stack.of(Bundle.of(dressed, Map.of()));
-    Finished made = Tried.on(plain, stack, Manner.exact().picturesFrom(pictures));
+    Finished made = Trial.on(plain, stack, Manner.exact().picturesFrom(pictures));
     return new Proof(why, Readings.of(new Pair(plain, made)), Samples.of(plain, made.picture()));
   }
 }

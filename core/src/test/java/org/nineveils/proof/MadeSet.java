@@ -125,7 +125,7 @@ public final class MadeSet {
     }
     Effect effect = effect(one);
     Effect dressed = OnRegions.dressed(effect, Map.of(), plain.regions(), plain.picture());
-    return Tried.on(plain, Stack.of(Bundle.of(dressed, Map.of())), Manner.exact().quick(true));
+    return Trial.on(plain, Stack.of(Bundle.of(dressed, Map.of())), Manner.exact().quick(true));
   }
 
   private static Picture noisy(Picture p, double sigma, boolean colour, Random random) {

@@ -40,7 +40,7 @@ class SuitingTest {
   private static Suiting on(String photo, Effect effect, Limits limits) {
     Suiting.Photo ready = Suiting.Photo.of(photo(photo), photo(photo));
     Finished finished =
-        Tried.on(ready.plain(), Stack.of(Bundle.of(effect, Map.of())), Manner.exact());
+        Trial.on(ready.plain(), Stack.of(Bundle.of(effect, Map.of())), Manner.exact());
     return Suiting.of(ready, effect, finished, limits);
   }
 

@@ -21,7 +21,7 @@ import org.nineveils.document.Json;
 import org.nineveils.proof.Limits;
 import org.nineveils.proof.OnRegions;
 import org.nineveils.proof.Suiting;
-import org.nineveils.proof.Tried;
+import org.nineveils.proof.Trial;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.Effect;
@@ -71,7 +71,8 @@ class Suits implements JobKind {
     Wardrobe wardrobe = fittings.wardrobe(row);
     Photo photo = photos.get(row.photoId());
     Suiting.Photo ready =
-        Suiting.Photo.of(photos.whole(photo), photos.once(photo, Thumbnails.LONG_SIDE));
+        photos.whole(
+            photo, whole -> Suiting.Photo.of(whole, photos.once(photo, Thumbnails.LONG_SIDE)));
     var effects = wardrobe.effects();
     List<Wardrobe.Piece> pieces = wardrobe.pieces();
     run.total(pieces.size(), 0);
@@ -111,7 +112,7 @@ class Suits implements JobKind {
     Effect dressed =
         OnRegions.dressed(effect, Map.of(), ready.plain().regions(), ready.plain().picture());
     Stack stack = Stack.of(Bundle.of(dressed, Map.of(), effect.start()));
-    var made = thumbnails.listed(manner -> Tried.on(ready.plain(), stack, manner));
+    var made = thumbnails.listed(manner -> Trial.on(ready.plain(), stack, manner));
     return Suiting.of(ready, effect, made, held);
   }
 

@@ -81,6 +81,26 @@ final class DecodedPhotos {
         : permitted(photo, key, () -> large.get(key, () -> made(photo, key)));
   }
 
+  /**
+   * Work on a photo at its own size that does not come back for it. A large one is there for as
+   * long as the work takes, under its permits, and is not kept.
+   */
+  <T> T whole(Photo photo, Function<Picture, T> work) {
+    int own = longSide(photo);
+    boolean kept = pixels(photo) <= KEPT_BY_THE_WAY || isAtHand(photo, own);
+    return permits.with(
+        pixels(photo), () -> work.apply(kept ? once(photo, own) : inPassing(photo)));
+  }
+
+  /** Decodes a photo; the small picture that lists will ask for is kept by the way. */
+  private Picture inPassing(Photo photo) {
+    Picture whole = decoded(photo);
+    if (!isAtHand(photo, PhotoService.SMALL)) {
+      remember(photo, Scaling.toLongSide(whole, PhotoService.SMALL));
+    }
+    return whole;
+  }
+
   /** For a list, which asks once. */
   Picture once(Photo photo, int wanted) {
     Key key = key(photo, wanted);

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.function.Function;
 import org.nineveils.app.data.Blobs;
 import org.nineveils.app.fault.Conflict;
 import org.nineveils.app.fault.NotFound;
@@ -185,14 +186,14 @@ public class PhotoService {
   }
 
   /**
-   * The photo at its own size, asked for once; where its file can no longer be read, as small as it
-   * was kept when it came in.
+   * Work on the photo at its own size, done once; where its file can no longer be read, as small as
+   * it was kept when it came in.
    */
-  public Picture whole(Photo photo) {
+  public <T> T whole(Photo photo, Function<Picture, T> work) {
     try {
-      return once(photo, Math.max(photo.width(), photo.height()));
+      return decoded.whole(photo, work);
     } catch (PictureException e) {
-      return once(photo, SMALL);
+      return work.apply(once(photo, SMALL));
     }
   }
 

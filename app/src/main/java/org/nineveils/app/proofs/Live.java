@@ -10,7 +10,7 @@ import org.nineveils.document.Json;
 import org.nineveils.proof.Limits;
 import org.nineveils.proof.LiveWords;
 import org.nineveils.proof.Readings;
-import org.nineveils.proof.Tried;
+import org.nineveils.proof.Trial;
 import org.nineveils.proof.Verdict;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.proof.measure.Plain;
@@ -32,7 +32,7 @@ class Live implements LiveReadings {
   @Override
   public Map<String, Object> of(Photo photo, Stack stack, Manner manner, Fields wanted) {
     Plain plain = measuring.live(photo);
-    Pair pair = new Pair(plain, Tried.on(plain, stack, manner));
+    Pair pair = new Pair(plain, Trial.on(plain, stack, manner));
     Readings taken = Readings.of(pair);
     List<Object> lines = new ArrayList<>();
     LiveWords.of(plain, pair, taken).forEach(l -> lines.add(List.of(l.name(), l.words())));

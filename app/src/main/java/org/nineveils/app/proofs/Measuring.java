@@ -3,6 +3,7 @@ package org.nineveils.app.proofs;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import org.nineveils.app.bench.BenchService;
 import org.nineveils.app.memory.Budget;
 import org.nineveils.app.memory.Shelf;
@@ -16,6 +17,7 @@ import org.nineveils.mask.Paint;
 import org.nineveils.picture.Picture;
 import org.nineveils.proof.OnRegions;
 import org.nineveils.proof.Readings;
+import org.nineveils.proof.Trial;
 import org.nineveils.proof.measure.Finished;
 import org.nineveils.proof.measure.Measure;
 import org.nineveils.proof.measure.Pair;
@@ -82,7 +84,7 @@ class Measuring {
   Finished wornAndSeen(List<Cell> some) {
     Stack stack = new Stack(some.stream().map(this::bundle).toList());
     Plain plain = plain(some.get(0));
-    return thumbnails.listed(manner -> org.nineveils.proof.Tried.on(plain, stack, manner));
+    return thumbnails.listed(manner -> Trial.on(plain, stack, manner));
   }
 
   private Bundle bundle(Cell cell) {
@@ -95,26 +97,36 @@ class Measuring {
    * by its colours.
    */
   Plain live(Photo photo) {
-    String held = facts.held(photo).key();
-    return plains.get(
-        "live " + held,
-        () -> {
-          Picture picture = photos.once(photo, Pair.LONG_SIDE);
+    return plain(
+        photo,
+        "live " + facts.held(photo).key(),
+        picture -> {
           Map<String, float[]> all =
               new HashMap<>(photo.isOnWall() ? regions.named(photo.id()) : Map.of());
           all.computeIfAbsent(Regions.SKIN, name -> Guard.skinOf(picture));
-          return Plain.of(photos.whole(photo), picture, all);
+          return all;
         });
   }
 
   private Plain plain(Photo photo, String held) {
+    return plain(photo, held, picture -> regions.named(photo.id()));
+  }
+
+  /** Permits for the whole photo come before a place among what is being made. */
+  private Plain plain(Photo photo, String key, Function<Picture, Map<String, float[]>> marked) {
+    return plains
+        .find(key)
+        .orElseGet(() -> photos.whole(photo, whole -> made(photo, key, whole, marked)));
+  }
+
+  private Plain made(
+      Photo photo, String key, Picture whole, Function<Picture, Map<String, float[]>> marked) {
     return plains.get(
-        held,
-        () ->
-            Plain.of(
-                photos.whole(photo),
-                photos.once(photo, Pair.LONG_SIDE),
-                regions.named(photo.id())));
+        key,
+        () -> {
+          Picture picture = photos.once(photo, Pair.LONG_SIDE);
+          return Plain.of(whole, picture, marked.apply(picture));
+        });
   }
 
   /**
@@ -197,7 +209,7 @@ class Measuring {
     /** The same as it is measured. */
     Finished finished(Effect effect, double opacity) {
       Stack stack = Stack.of(Bundle.of(dressed(effect), paint, opacity));
-      return thumbnails.listed(manner -> org.nineveils.proof.Tried.on(plain, stack, manner));
+      return thumbnails.listed(manner -> Trial.on(plain, stack, manner));
     }
 
     /** What is measured of an effect as it goes on. */
@@ -216,7 +228,7 @@ class Measuring {
      */
     synchronized Readings measured(Effect effect, double opacity) {
       Finished full = whole.computeIfAbsent(effect, e -> finished(e, 1));
-      return Readings.of(new Pair(plain, org.nineveils.proof.Tried.mixed(plain, full, opacity)));
+      return Readings.of(new Pair(plain, Trial.mixed(plain, full, opacity)));
     }
   }
 }

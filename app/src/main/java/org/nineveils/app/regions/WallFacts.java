@@ -95,7 +95,7 @@ public class WallFacts {
       String key = keys.get(photo.id());
       PhotoFacts found = known.get(key);
       if (found == null && System.nanoTime() < end) {
-        found = PhotoFacts.of(plain(photo), photos.whole(photo));
+        found = photos.whole(photo, whole -> PhotoFacts.of(plain(photo), whole));
         facts.put(key, found);
       }
       if (found != null) {

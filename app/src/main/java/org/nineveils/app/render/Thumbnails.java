@@ -89,8 +89,7 @@ public class Thumbnails {
    * @param opacity of the effect, 0…1
    */
   public Picture proof(Photo photo, Effect effect, Map<String, Paint> paint, double opacity) {
-    return precedence.list(
-        () -> render(photo, Bundle.of(effect, paint, opacity), LONG_SIDE, exact.quick(true)));
+    return listed(manner -> render(photo, Bundle.of(effect, paint, opacity), LONG_SIDE, manner));
   }
 
   /** Whatever else is rendered for a list, in the manner of small pictures. */
@@ -112,7 +111,7 @@ public class Thumbnails {
   public Picture worn(Photo photo, List<Bundle> bundles) {
     Picture source = photos.once(photo, LONG_SIDE);
     Stack stack = new Stack(bundles);
-    return precedence.list(() -> Renderer.render(source, source.area(), stack, exact.quick(true)));
+    return listed(manner -> Renderer.render(source, source.area(), stack, manner));
   }
 
   /** A part of a photo, exactly. */

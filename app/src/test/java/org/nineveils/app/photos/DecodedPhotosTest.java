@@ -73,6 +73,17 @@ class DecodedPhotosTest {
     assertThat(decoded.get()).as("what is there is used").isEqualTo(2);
   }
 
+  /** Measures look at the whole photo and, of the same one, at a small picture. */
+  @Test
+  void aLargePhotoIsHeldOnlyAsLongAsItIsLookedAt() {
+    Photo large = photo(1, 2600, 1800);
+    int width = photos.whole(large, Picture::width);
+    assertThat(width).isEqualTo(2600);
+    assertThat(budget.bytes()).isLessThan(5_000_000);
+    photos.once(large, 400);
+    assertThat(decoded.get()).as("the small picture came by the way").isEqualTo(1);
+  }
+
   @Test
   void aPhotoIsAtHandOnceItNeedNotBeDecodedAndAskingDecodesNothing() {
     Photo photo = photo(1, 900, 600);

@@ -61,8 +61,6 @@ final class ColourKept implements Measure {
     if (least < 0) {
       return Reading.not("no skin, eyes, lips or fur with a colour are marked on this photo");
     }
-    return Colourless.is(pair)
-        ? Reading.not("the whole picture has hardly any colour of its own left")
-        : Reading.of(least);
+    return Colourless.is(pair) ? Colourless.notJudged() : Reading.of(least);
   }
 }

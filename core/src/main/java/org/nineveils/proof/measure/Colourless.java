@@ -25,6 +25,11 @@ final class Colourless {
 
   private Colourless() {}
 
+  /** What a measure of colour says of such a picture. */
+  static Reading notJudged() {
+    return Reading.not("the whole picture has hardly any colour of its own left");
+  }
+
   static boolean is(Pair pair) {
     Seen plain = pair.seen(Pair.Side.PLAIN);
     Seen finished = pair.seen(Pair.Side.FINISHED);

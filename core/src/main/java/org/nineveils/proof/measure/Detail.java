@@ -53,8 +53,7 @@ final class Detail implements Measure {
   @Override
   public Reading of(Pair pair) {
     if (!pair.has(region)) {
-      return Reading.not(
-          "no %s marked on this photo".formatted(region + (region.endsWith("s") ? " are" : " is")));
+      return InRegion.none(region);
     }
     double[] before = Bands.of(pair, true, region, view -> view.members(region));
     double[] now = Bands.of(pair, false, region, view -> view.members(region));

@@ -1,6 +1,5 @@
 package org.nineveils.proof.measure;
 
-import java.util.Optional;
 import org.nineveils.region.Regions;
 
 /**
@@ -42,16 +41,13 @@ final class EyesChanged implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    Optional<float[][]> before = InRegion.colours(pair, Pair.Side.PLAIN, region());
-    Optional<float[][]> now = InRegion.colours(pair, Pair.Side.FINISHED, region());
-    if (before.isEmpty() || now.isEmpty()) {
-      return InRegion.none(region());
-    }
-    float[][] to = now.get();
-    float[][] from = before.get();
-    if (Colourless.is(pair)) {
-      from = new float[][] {from[0], to[1], to[2]};
-    }
-    return Reading.of(InRegion.changed(from, to, QUARTILE));
+    boolean colourless = Colourless.is(pair);
+    return InRegion.judged(
+        pair,
+        region(),
+        (before, now) -> {
+          float[][] from = colourless ? new float[][] {before[0], now[1], now[2]} : before;
+          return Reading.of(InRegion.changed(from, now, QUARTILE));
+        });
   }
 }

@@ -8,6 +8,37 @@ import org.nineveils.colour.Lab;
 final class InRegion {
   private InRegion() {}
 
+  /** What is said of the colours of a region, in L*a*b*. */
+  interface Judge {
+    /**
+     * Says it.
+     *
+     * @param before L*, a*, b* of its pixels
+     * @param now of the same pixels
+     */
+    Reading of(float[][] before, float[][] now);
+  }
+
+  /** What is said of a region; that it is not marked where too few pixels are. */
+  static Reading judged(Pair pair, String region, Judge judge) {
+    Optional<float[][]> before = colours(pair, Pair.Side.PLAIN, region);
+    Optional<float[][]> now = colours(pair, Pair.Side.FINISHED, region);
+    return before.isPresent() && now.isPresent() ? judge.of(before.get(), now.get()) : none(region);
+  }
+
+  /** The same of its colour, of which nothing is said where the whole picture has lost its own. */
+  static Reading judgedInColour(Pair pair, String region, Judge judge) {
+    return judged(
+        pair,
+        region,
+        (before, now) -> Colourless.is(pair) ? Colourless.notJudged() : judge.of(before, now));
+  }
+
+  /** Distance of the means in a*, b*. */
+  static double moved(float[][] before, float[][] now) {
+    return Math.hypot(mean(now[1]) - mean(before[1]), mean(now[2]) - mean(before[2]));
+  }
+
   /** Colours of the pixels of a region; empty where too few are marked. */
   static Optional<float[][]> colours(Pair pair, Pair.Side side, String region) {
     return pair.inside(region).map(in -> pair.lab(side, "region " + region, in));

@@ -24,7 +24,7 @@ final class NoiseRaised implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    Reading of1 = FineNoise.raised(pair, id(), seen -> new float[][] {seen.luma()}, 1);
-    return of1.isJudged() ? Reading.of(255 * of1.value()) : of1;
+    Reading found = FineNoise.raised(pair, id(), seen -> new float[][] {seen.luma()}, 1);
+    return found.isJudged() ? Reading.of(255 * found.value()) : found;
   }
 }

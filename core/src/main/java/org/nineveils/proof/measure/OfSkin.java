@@ -17,7 +17,7 @@ abstract class OfSkin implements Measure {
     Optional<Lab> now = pair.median(Pair.Side.FINISHED, Regions.SKIN);
     return before.isPresent() && now.isPresent()
         ? of(before.get(), now.get(), Colourless.is(pair))
-        : Reading.not("no skin is marked on this photo");
+        : InRegion.none(region());
   }
 
   /**

@@ -1,7 +1,5 @@
 package org.nineveils.proof.measure;
 
-import java.util.Optional;
-
 /**
  * How far the colour of a region has moved: distance of the means in a*, b*. Not judged where the
  * whole picture has lost its colours.
@@ -53,17 +51,7 @@ final class RegionColour implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    Optional<float[][]> before = InRegion.colours(pair, Pair.Side.PLAIN, region);
-    Optional<float[][]> now = InRegion.colours(pair, Pair.Side.FINISHED, region);
-    if (before.isEmpty() || now.isEmpty()) {
-      return InRegion.none(region);
-    }
-    if (Colourless.is(pair)) {
-      return Reading.not("the whole picture has hardly any colour of its own left");
-    }
-    return Reading.of(
-        Math.hypot(
-            InRegion.mean(now.get()[1]) - InRegion.mean(before.get()[1]),
-            InRegion.mean(now.get()[2]) - InRegion.mean(before.get()[2])));
+    return InRegion.judgedInColour(
+        pair, region, (before, now) -> Reading.of(InRegion.moved(before, now)));
   }
 }

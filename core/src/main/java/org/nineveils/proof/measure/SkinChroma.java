@@ -1,6 +1,5 @@
 package org.nineveils.proof.measure;
 
-import java.util.Optional;
 import org.nineveils.region.Regions;
 
 /**
@@ -40,13 +39,9 @@ final class SkinChroma implements Measure {
 
   @Override
   public Reading of(Pair pair) {
-    Optional<float[][]> before = InRegion.colours(pair, Pair.Side.PLAIN, region());
-    Optional<float[][]> now = InRegion.colours(pair, Pair.Side.FINISHED, region());
-    if (before.isEmpty() || now.isEmpty()) {
-      return InRegion.none(region());
-    }
-    return Colourless.is(pair)
-        ? Reading.not("the whole picture has hardly any colour of its own left")
-        : Reading.of(Math.abs(InRegion.chroma(now.get()) - InRegion.chroma(before.get())));
+    return InRegion.judgedInColour(
+        pair,
+        region(),
+        (before, now) -> Reading.of(Math.abs(InRegion.chroma(now) - InRegion.chroma(before))));
   }
 }

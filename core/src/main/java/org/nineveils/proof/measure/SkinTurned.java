@@ -33,7 +33,7 @@ final class SkinTurned extends OfSkin {
   @Override
   Reading of(Lab before, Lab now, boolean colourless) {
     if (colourless) {
-      return Reading.not("the whole picture has hardly any colour of its own left");
+      return Colourless.notJudged();
     }
     if (chroma(before) < FAINT) {
       return Reading.not("the skin has hardly any colour on the plain photo");

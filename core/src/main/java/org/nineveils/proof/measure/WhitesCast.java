@@ -51,19 +51,14 @@ final class WhitesCast implements Measure {
         float[][] now = InRegion.colours(pair, Pair.Side.FINISHED, region).orElseThrow();
         int[] whites = whites(before, region.equals(TEETH));
         if (whites.length >= FEWEST) {
-          most =
-              Math.max(
-                  most,
-                  Math.hypot(moved(before[1], now[1], whites), moved(before[2], now[2], whites)));
+          most = Math.max(most, InRegion.moved(some(before, whites), some(now, whites)));
         }
       }
     }
     if (most < 0) {
       return Reading.not("no whites of eyes or teeth are marked on this photo");
     }
-    return Colourless.is(pair)
-        ? Reading.not("the whole picture has hardly any colour of its own left")
-        : Reading.of(most);
+    return Colourless.is(pair) ? Colourless.notJudged() : Reading.of(most);
   }
 
   private static int[] whites(float[][] lab, boolean all) {
@@ -75,11 +70,13 @@ final class WhitesCast implements Measure {
         .toArray();
   }
 
-  private static double moved(float[] before, float[] now, int[] places) {
-    double sum = 0;
-    for (int i : places) {
-      sum += now[i] - before[i];
+  private static float[][] some(float[][] lab, int[] places) {
+    float[][] out = new float[3][places.length];
+    for (int c = 0; c < 3; c++) {
+      for (int i = 0; i < places.length; i++) {
+        out[c][i] = lab[c][places[i]];
+      }
     }
-    return sum / places.length;
+    return out;
   }
 }

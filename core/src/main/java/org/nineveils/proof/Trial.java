@@ -15,8 +15,8 @@ import org.nineveils.veil.Veil;
 /**
  * What a stack makes of a photo, as it is measured: small, and close up at the photo's own size.
  */
-public final class Tried {
-  private Tried() {}
+public final class Trial {
+  private Trial() {}
 
   /**
    * Renders it.
