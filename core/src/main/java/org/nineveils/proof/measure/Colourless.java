@@ -49,7 +49,7 @@ final class Colourless {
     int n = 0;
     for (int i : Evenly.some(lab[0].length, EVERY)) {
       if (!pair.isFramed(i)) {
-        sum += Math.hypot(lab[1][i], lab[2][i]);
+        sum += InRegion.chroma(lab[1][i], lab[2][i]);
         n++;
       }
     }
@@ -72,7 +72,7 @@ final class Colourless {
     for (int i : Evenly.some(lab[0].length, EVERY)) {
       if (!pair.isFramed(i)) {
         double[] sum = sums[bin(lab[0][i])];
-        apart += Math.hypot(lab[1][i] - sum[1] / sum[0], lab[2][i] - sum[2] / sum[0]);
+        apart += InRegion.chroma(lab[1][i] - sum[1] / sum[0], lab[2][i] - sum[2] / sum[0]);
         n++;
       }
     }

@@ -113,7 +113,7 @@ final class ToneCast implements Measure {
     }
     boolean[] skin = left;
     return IntStream.range(0, lab[0].length)
-        .filter(i -> !skin[i] && which.has(Math.hypot(lab[1][i], lab[2][i]), lab[0][i]))
+        .filter(i -> !skin[i] && which.has(InRegion.chroma(lab[1][i], lab[2][i]), lab[0][i]))
         .toArray();
   }
 }

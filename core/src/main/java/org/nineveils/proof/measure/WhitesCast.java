@@ -66,7 +66,7 @@ final class WhitesCast implements Measure {
     Arrays.sort(sorted);
     float from = all ? 0 : sorted[sorted.length / 2];
     return IntStream.range(0, sorted.length)
-        .filter(i -> lab[0][i] >= from && Math.hypot(lab[1][i], lab[2][i]) <= WHITE)
+        .filter(i -> lab[0][i] >= from && InRegion.chroma(lab[1][i], lab[2][i]) <= WHITE)
         .toArray();
   }
 
