@@ -25,6 +25,19 @@ public final class RandomSettings {
     return raw;
   }
 
+  /**
+   * The same for one kind, for ever: each setting by its own key alone, so that one that is added
+   * moves no other.
+   */
+  public static Map<String, Object> of(String kind, List<Setting<?>> settings) {
+    Map<String, Object> raw = new LinkedHashMap<>();
+    for (Setting<?> setting : settings) {
+      long seed = (kind + "/" + setting.key()).hashCode();
+      raw.put(setting.key(), value(setting, new Random(seed)));
+    }
+    return raw;
+  }
+
   private static Object value(Setting<?> setting, Random random) {
     if (setting instanceof NumberSetting n) {
       double v = n.min() + (n.max() - n.min()) * random.nextDouble();
