@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
+import org.nineveils.mask.Pressure;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Picture;
 import org.nineveils.testing.Pictures;
@@ -27,7 +28,7 @@ class LiveViewWalkTest {
   private static final int STEPS = Integer.getInteger("nineveils.walk", 1700);
 
   private static final Picture[] PHOTOS = {
-    Pictures.random(44, 30, 1), Pictures.random(26, 38, 2), Pictures.random(44, 30, 3)
+    Pictures.random(44, 30, 1), Pictures.random(26, 38, 2), Pictures.random(90, 60, 3)
   };
 
   private static final List<Mask> MASKS =
@@ -39,7 +40,14 @@ class LiveViewWalkTest {
           new Mask(
               Cover.BRUSH_ON, List.of(Pictures.rule("brightness", Map.of("from", 30, "to", 90)))),
           new Mask(
-              Cover.BY_RULE, List.of(Pictures.rule("brightness", Map.of("from", 0, "to", 40)))));
+              Cover.BY_RULE, List.of(Pictures.rule("brightness", Map.of("from", 0, "to", 40)))),
+          new Mask(Cover.BRUSH_ON, List.of(), 30, 0),
+          new Mask(Cover.BRUSH_ON, List.of(), -20, 15),
+          new Mask(
+              Cover.BY_RULE,
+              List.of(Pictures.rule("brightness", Map.of("from", 0, "to", 50))),
+              20,
+              10));
 
   private static final int MOST_BUNDLES = 4;
   private static final int MOST_STROKES = 5;
@@ -65,11 +73,14 @@ class LiveViewWalkTest {
             "tint", Map.of("colourise", 30),
             "soft", Map.of("blur", 4),
             "crisp", Map.of("medium", 30),
+            "edge", Map.of("amount", -1),
+            "overlay", Map.of("grain", 30, "shaft", 20),
             "ink", Map.of("poppyCyan", 20.0));
     List<String> names = kinds.keySet().stream().sorted().toList();
     String kind = names.get(random.nextInt(names.size()));
+    boolean clears = kind.equals("crisp") && random.nextInt(3) == 0; // looks at the whole picture
     Mask mask = MASKS.get(random.nextInt(MASKS.size()));
-    Veil plain = Pictures.veil(kind, kinds.get(kind));
+    Veil plain = Pictures.veil(kind, clears ? Map.of("clear", 40) : kinds.get(kind));
     BlendMode blend = random.nextInt(4) == 0 ? BlendMode.MULTIPLY : BlendMode.NORMAL;
     String id = "v" + made++;
     return new Veil(id, id, plain.kind(), plain.settings(), blend, 0.9, false, mask, "");
@@ -89,7 +100,10 @@ class LiveViewWalkTest {
       points.add(random.nextDouble());
       points.add(random.nextDouble());
     }
-    return new Stroke(points, 0.1 + 0.2 * random.nextDouble(), 0.5, 1, 0.7, random.nextInt(4) > 0);
+    double size = 0.1 + 0.2 * random.nextDouble();
+    boolean reveals = random.nextInt(4) > 0;
+    double holding = random.nextInt(3) == 0 ? 20 : 0;
+    return new Stroke(points, size, 0.5, 1, 0.7, reveals, Pressure.NONE, holding);
   }
 
   private Paint repainted(Paint paint) {
@@ -218,6 +232,9 @@ class LiveViewWalkTest {
             stack = new Stack(now.bundles);
           }
         }
+      }
+      if (random.nextInt(4) == 0) {
+        view.render(photo, stack, Manner.exact().quick(true)); // nothing of it may be kept
       }
       Picture shown = view.render(photo, stack, Manner.exact()).picture();
       assertThat(Pictures.same(shown, Renderer.render(photo, stack)))

@@ -143,6 +143,7 @@ class PropertiesTest {
     for (int i = 0; i < tile.pixels(); i++) {
       int at = (y + i / tile.width()) * WIDTH + x + i % tile.width();
       assertThat(part.r()[i]).isEqualTo(whole.r()[at]);
+      assertThat(part.g()[i]).isEqualTo(whole.g()[at]);
       assertThat(part.b()[i]).isEqualTo(whole.b()[at]);
     }
   }
@@ -187,6 +188,7 @@ class PropertiesTest {
     Picture out = Pictures.through(Pictures.ramp(500), veil);
     for (int i = 1; i < 500; i++) {
       assertThat(out.r()[i]).isGreaterThanOrEqualTo(out.r()[i - 1] - 1e-6f);
+      assertThat(out.g()[i]).isGreaterThanOrEqualTo(out.g()[i - 1] - 1e-6f);
       assertThat(out.b()[i]).isGreaterThanOrEqualTo(out.b()[i - 1] - 1e-6f);
     }
   }

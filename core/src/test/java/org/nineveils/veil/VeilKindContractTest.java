@@ -79,6 +79,7 @@ class VeilKindContractTest {
         for (int x = 0; x < area.width(); x++) {
           int i = (y + area.y()) * picture.width() + x + area.x();
           assertThat(part.r()[y * area.width() + x]).isEqualTo(whole.r()[i]);
+          assertThat(part.g()[y * area.width() + x]).isEqualTo(whole.g()[i]);
           assertThat(part.b()[y * area.width() + x]).isEqualTo(whole.b()[i]);
         }
       }
@@ -109,6 +110,7 @@ class VeilKindContractTest {
         for (int i = 0; i < n; i++) {
           int from = i * 7919 % n;
           assertThat(moved.r()[i]).as("%s", raw).isEqualTo(there.r()[from]);
+          assertThat(moved.g()[i]).as("%s", raw).isEqualTo(there.g()[from]);
           assertThat(moved.b()[i]).as("%s", raw).isEqualTo(there.b()[from]);
         }
       }

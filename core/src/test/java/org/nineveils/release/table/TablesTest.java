@@ -22,9 +22,9 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Scaling;
-import org.nineveils.picture.Shelf;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
 import org.nineveils.stack.Bundle;
@@ -85,7 +85,7 @@ class TablesTest {
     for (String name :
         List.of("Clean larch", "Slate matte", "Biscuit tin", "Graphite", "Lake ice")) {
       Effect effect = demo(name);
-      Fit fit = Fit.of(onlyColour(effect), format, photos, Shelf.EMPTY);
+      Fit fit = Fit.of(onlyColour(effect), format, photos, PictureShelf.EMPTY);
       assertThat(fit.mean()).as("%s as %s", name, format).isLessThanOrEqualTo(0.3);
       assertThat(fit.high()).as("%s as %s", name, format).isLessThanOrEqualTo(1.5);
     }
@@ -100,22 +100,25 @@ class TablesTest {
   void whatStaysBehindIsMeasuredToo() throws IOException {
     List<Picture> photos = List.of(photo("newborn-red-blotchy-skin"));
     Effect milk = demo("Milk linen");
-    double whole = Fit.of(milk, TableFormat.CUBE_33, photos, Shelf.EMPTY).mean();
-    double colour = Fit.of(onlyColour(milk), TableFormat.CUBE_33, photos, Shelf.EMPTY).mean();
+    double whole = Fit.of(milk, TableFormat.CUBE_33, photos, PictureShelf.EMPTY).mean();
+    double colour =
+        Fit.of(onlyColour(milk), TableFormat.CUBE_33, photos, PictureShelf.EMPTY).mean();
     assertThat(whole).isGreaterThan(colour + 0.1);
-    Fit byColours = Fit.of(milk, TableFormat.CUBE_33, List.of(), Shelf.EMPTY);
+    Fit byColours = Fit.of(milk, TableFormat.CUBE_33, List.of(), PictureShelf.EMPTY);
     assertThat(byColours.mean()).as("without a photo").isPositive();
   }
 
   @Test
   void aCubeFileIsReadBackToAMillionth() throws IOException {
     Effect effect = demo("Biscuit tin");
-    String text = text(TableFormat.CUBE_17.write(effect, "A \"tin\"", Shelf.EMPTY).orElseThrow());
+    String text =
+        text(TableFormat.CUBE_17.write(effect, "A \"tin\"", PictureShelf.EMPTY).orElseThrow());
     assertThat(text).startsWith("TITLE \"A 'tin'\"\n").contains("\nLUT_3D_SIZE 17\n");
     Picture read = CubeFile.read(text, "tin.cube");
-    Picture table = Lattices.of(effect, 17, 1, Shelf.EMPTY);
+    Picture table = Lattices.of(effect, 17, 1, PictureShelf.EMPTY);
     for (int i = 0; i < table.r().length; i++) {
       assertThat(read.r()[i]).isCloseTo(Math.min(1, Math.max(0, table.r()[i])), within(1e-6f));
+      assertThat(read.g()[i]).isCloseTo(Math.min(1, Math.max(0, table.g()[i])), within(1e-6f));
       assertThat(read.b()[i]).isCloseTo(Math.min(1, Math.max(0, table.b()[i])), within(1e-6f));
     }
     assertThatThrownBy(() -> TableFormat.ofId("cube99")).isInstanceOf(Refusal.class);
@@ -131,8 +134,10 @@ class TablesTest {
     Effect effect = onlyColour(demo("Slate matte"));
     Picture photo = photo("portrait-brown-skin-window");
     Picture ours = own(effect, photo);
-    Path cube = file("a.cube", TableFormat.CUBE_33.write(effect, "a", Shelf.EMPTY).orElseThrow());
-    Path square = file("a.png", TableFormat.SQUARE.write(effect, "a", Shelf.EMPTY).orElseThrow());
+    Path cube =
+        file("a.cube", TableFormat.CUBE_33.write(effect, "a", PictureShelf.EMPTY).orElseThrow());
+    Path square =
+        file("a.png", TableFormat.SQUARE.write(effect, "a", PictureShelf.EMPTY).orElseThrow());
     Path in = file("in.png", PictureWriter.png16(photo));
     Picture byCube =
         ffmpeg("-i", in.toString(), "-vf", "lut3d=file=%s:interp=tetrahedral".formatted(cube));
@@ -175,7 +180,7 @@ class TablesTest {
   void aClfFileReadByItsSpecificationHoldsBlacksThatAnEvenTableLoses() throws Exception {
     Effect steep =
         new Effect(List.of(Pictures.veil("curve", Map.of("gamma", 1.9, "outBlack", 18))), "", 1);
-    byte[] clf = TableFormat.CLF.write(steep, "Black & <soft>", Shelf.EMPTY).orElseThrow();
+    byte[] clf = TableFormat.CLF.write(steep, "Black & <soft>", PictureShelf.EMPTY).orElseThrow();
     var factory = DocumentBuilderFactory.newInstance();
     Element root =
         factory.newDocumentBuilder().parse(new ByteArrayInputStream(clf)).getDocumentElement();
@@ -186,7 +191,7 @@ class TablesTest {
     assertThat(table).hasSize(33 * 33 * 33 * 3);
     Picture dark = ramp();
     Picture ours = own(steep, dark);
-    double even = Fit.of(steep, TableFormat.CUBE_33, List.of(dark), Shelf.EMPTY).high();
+    double even = Fit.of(steep, TableFormat.CUBE_33, List.of(dark), PictureShelf.EMPTY).high();
     Picture theirs = Picture.blank(dark.width(), dark.height());
     for (int i = 0; i < dark.r().length; i++) {
       float v = lookUp(curve, dark.r()[i]) * 32;
@@ -199,7 +204,7 @@ class TablesTest {
     }
     double spread = Looks.apart(ours, theirs).high();
     assertThat(spread).isLessThan(0.6 * even).isLessThan(1);
-    double measured = Fit.of(steep, TableFormat.CLF, List.of(dark), Shelf.EMPTY).high();
+    double measured = Fit.of(steep, TableFormat.CLF, List.of(dark), PictureShelf.EMPTY).high();
     assertThat(measured).isCloseTo(spread, within(0.1));
   }
 
@@ -241,7 +246,7 @@ class TablesTest {
       set.add(
           "Larch Studio",
           new Release.EffectPart(name, "", demo(name), new byte[0], new byte[0]),
-          Shelf.EMPTY);
+          PictureShelf.EMPTY);
     }
     set.finish();
     assertThat(made.keySet()).containsExactly("larch-studio/clean-larch.cube", TableSet.LIST);
@@ -262,7 +267,9 @@ class TablesTest {
     for (String kit : List.of("白い布", "青い布", "Willow")) {
       for (String name : List.of("Milk", "Milk!", "Milk 2", "Milk-2", "白", "青")) {
         set.add(
-            kit, new Release.EffectPart(name, name, look, new byte[0], new byte[0]), Shelf.EMPTY);
+            kit,
+            new Release.EffectPart(name, name, look, new byte[0], new byte[0]),
+            PictureShelf.EMPTY);
       }
     }
     assertThat(paths).hasSize(18).doesNotHaveDuplicates();
@@ -277,11 +284,11 @@ class TablesTest {
     Effect steep = new Effect(List.of(Pictures.veil("curve", Map.of("gamma", 5))), "", 1);
     Travel said = Travel.of(steep);
     assertThat(said.how()).isEqualTo(Travel.How.WHOLE);
-    Fit fit = Fit.of(steep, TableFormat.CUBE_17, List.of(), Shelf.EMPTY);
+    Fit fit = Fit.of(steep, TableFormat.CUBE_17, List.of(), PictureShelf.EMPTY);
     assertThat(fit.high()).isGreaterThan(2);
     assertThat(said.measured(fit).how()).isEqualTo(Travel.How.ROUGHLY);
     Effect gentle = new Effect(List.of(Pictures.veil("curve", Map.of("gamma", 1.1))), "", 1);
-    Fit close = Fit.of(gentle, TableFormat.CUBE_33, List.of(), Shelf.EMPTY);
+    Fit close = Fit.of(gentle, TableFormat.CUBE_33, List.of(), PictureShelf.EMPTY);
     assertThat(Travel.of(gentle).measured(close).how()).isEqualTo(Travel.How.WHOLE);
   }
 }

@@ -9,8 +9,8 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.nineveils.colour.Hsl;
 import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.picture.Scaling;
-import org.nineveils.picture.Shelf;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
@@ -121,8 +121,8 @@ class OverlayTest {
     Picture overWhite =
         new Picture(
             3, 1, new float[] {1, 1, 1}, new float[] {1, 0.5f, 0}, new float[] {1, 0.5f, 0});
-    Shelf shelf =
-        new Shelf() {
+    PictureShelf shelf =
+        new PictureShelf() {
           @Override
           public Optional<Picture> find(String sha) {
             return Optional.of(overWhite);

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.picture.Scaling;
-import org.nineveils.picture.Shelf;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.testing.Looks;
 import org.nineveils.testing.Pictures;
@@ -146,7 +146,7 @@ class SoftTest {
   @Test
   void theAgedBlurOfALargeFrameIsAboutAThousandthOfItsLongSide() {
     SettingValues values = SettingValues.parse(new Soft().settings(), Map.of("blur", 1.1));
-    assertThat(Soft.pixels(values, Soft.BLUR, new Frame(5760, 3840, Shelf.EMPTY)))
+    assertThat(Soft.pixels(values, Soft.BLUR, new Frame(5760, 3840, PictureShelf.EMPTY)))
         .isCloseTo(6, within(0.4));
   }
 }
