@@ -9,8 +9,8 @@ import java.util.Set;
 import org.nineveils.mask.Guard;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.picture.Scaling;
-import org.nineveils.picture.Shelf;
 import org.nineveils.proof.OnRegions;
 import org.nineveils.proof.Readings;
 import org.nineveils.proof.Trial;
@@ -83,7 +83,7 @@ record TestPhoto(String name, Plain plain, boolean guessed) {
   }
 
   /** Tries an effect. */
-  Proof proof(Effect effect, Shelf pictures) {
+  Proof proof(Effect effect, PictureShelf pictures) {
     Map<String, float[]> regions = plain.regions();
     String why = OnRegions.of(effect, Set.of(), regions.keySet()).why();
     Effect dressed = OnRegions.dressed(effect, Map.of(), regions, plain.picture());

@@ -3,7 +3,7 @@ package org.nineveils.document;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
-import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.InputLimits;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
@@ -21,8 +21,8 @@ public final class Json {
                   .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                   .streamReadConstraints(
                       StreamReadConstraints.builder()
-                          .maxNestingDepth(Limits.JSON_NESTING)
-                          .maxDocumentLength(Limits.JSON_CHARACTERS)
+                          .maxNestingDepth(InputLimits.JSON_NESTING)
+                          .maxDocumentLength(InputLimits.JSON_CHARACTERS)
                           .build())
                   .build())
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)

@@ -4,7 +4,7 @@ import org.nineveils.picture.data.PhotoData;
 
 /**
  * What a camera says of how its pixels are to be read. It is read within the bounds of {@link
- * org.nineveils.refusal.Limits}, whatever a stranger's file says.
+ * org.nineveils.refusal.InputLimits}, whatever a stranger's file says.
  *
  * @param orientation 1…8 (Exif 2.32, 4.6.5.A); 1 for upright
  * @param bits of a sample where a TIFF says so, 0 otherwise: decoders give 12 of them unscaled

@@ -8,14 +8,15 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
-import org.nineveils.picture.Samples.Decoded;
-import org.nineveils.refusal.Limits;
+import org.nineveils.picture.SampleReader.Decoded;
+import org.nineveils.refusal.InputLimits;
 import org.nineveils.refusal.Outside;
 
 /**
@@ -24,10 +25,14 @@ import org.nineveils.refusal.Outside;
  *
  * <p>An embedded ICC profile is converted to sRGB, as is a space that a PNG or a camera names by
  * numbers ({@link NamedSpace}). EXIF orientation is applied, transparency is laid over white. The
- * header is checked against {@link Limits} before a pixel is decoded; of a PNG nothing is unpacked
- * but its pixels and its profile.
+ * header is checked against {@link InputLimits} before a pixel is decoded; of a PNG nothing is
+ * unpacked but its pixels and its profile.
  */
 public final class PictureReader {
+  /** Media types of the files that are read. */
+  public static final List<String> MEDIA_TYPES =
+      List.of("image/jpeg", "image/png", "image/tiff", "image/webp");
+
   private static final Set<String> FORMATS = Set.of("jpeg", "png", "webp");
 
   private PictureReader() {}
@@ -69,7 +74,7 @@ public final class PictureReader {
    * @throws PictureException with a sentence if it is larger than what is taken
    */
   public static void checkBytes(long bytes, String name) {
-    if (bytes > Limits.PICTURE_BYTES) {
+    if (bytes > InputLimits.PICTURE_BYTES) {
       throw tooManyBytes(name, bytes);
     }
   }
@@ -208,17 +213,17 @@ public final class PictureReader {
       throw damaged(name, null);
     }
     if (!PngChunks.isPng(bytes)) {
-      return Samples.toSrgb(image, tags, null, tags.space(), name);
+      return SampleReader.toSrgb(image, tags, null, tags.space(), name);
     }
     ICC_Profile profile = Profiles.ofPng(bytes);
     NamedSpace named = NamedSpace.ofPng(bytes, profile != null, name);
-    return Samples.toSrgb(image, tags, profile, named, name);
+    return SampleReader.toSrgb(image, tags, profile, named, name);
   }
 
   private static void checkSize(int width, int height, String name) {
-    if (width > Limits.PICTURE_SIDE
-        || height > Limits.PICTURE_SIDE
-        || (long) width * height > Limits.PICTURE_PIXELS) {
+    if (width > InputLimits.PICTURE_SIDE
+        || height > InputLimits.PICTURE_SIDE
+        || (long) width * height > InputLimits.PICTURE_PIXELS) {
       throw new PictureException(
           String.format(
               Locale.ROOT,
@@ -226,8 +231,8 @@ public final class PictureReader {
               name,
               width,
               height,
-              Limits.PICTURE_PIXELS / 1_000_000,
-              Limits.PICTURE_SIDE));
+              InputLimits.PICTURE_PIXELS / 1_000_000,
+              InputLimits.PICTURE_SIDE));
     }
   }
 
@@ -244,6 +249,6 @@ public final class PictureReader {
             "“%s” has %d MB; at most %d MB are taken.",
             name,
             bytes >> 20,
-            Limits.PICTURE_BYTES >> 20));
+            InputLimits.PICTURE_BYTES >> 20));
   }
 }

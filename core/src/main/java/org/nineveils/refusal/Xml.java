@@ -8,7 +8,9 @@ import javax.xml.parsers.ParserConfigurationException;
 import org.w3c.dom.Document;
 import org.xml.sax.SAXException;
 
-/** XML from outside as a tree: without a document type, within {@link Limits}, from no network. */
+/**
+ * XML from outside as a tree: without a document type, within {@link InputLimits}, from no network.
+ */
 public final class Xml {
   private Xml() {}
 
@@ -23,7 +25,7 @@ public final class Xml {
       factory.setNamespaceAware(true);
       factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
       factory.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
-      factory.setAttribute("jdk.xml.maxElementDepth", String.valueOf(Limits.XML_NESTING));
+      factory.setAttribute("jdk.xml.maxElementDepth", String.valueOf(InputLimits.XML_NESTING));
       var builder = factory.newDocumentBuilder();
       builder.setErrorHandler(null); // what is wrong is thrown, not printed
       return builder.parse(new ByteArrayInputStream(bytes));

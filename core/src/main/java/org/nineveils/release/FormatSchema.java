@@ -11,7 +11,7 @@ import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Rule;
 import org.nineveils.mask.RuleKinds;
-import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.InputLimits;
 import org.nineveils.setting.ChoiceSetting;
 import org.nineveils.setting.ColoursSetting;
 import org.nineveils.setting.CurveSetting;
@@ -60,7 +60,7 @@ public final class FormatSchema {
             "number", Json.object("type", "integer", "minimum", 1),
             "name", text(1, Names.MAX),
             "rule", oneOf(List.of(StackingRule.values()).stream().map(r -> r.id()).toList()),
-            "effects", listOf(effect, 0, Limits.RELEASE_ENTRIES),
+            "effects", listOf(effect, 0, InputLimits.RELEASE_ENTRIES),
             "against", listOf(against, 0, 99)),
         List.of("number", "name", "rule", "effects"));
   }

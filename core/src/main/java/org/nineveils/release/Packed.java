@@ -12,7 +12,7 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.PictureException;
 import org.nineveils.picture.PictureReader;
-import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.InputLimits;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.signing.Signed;
 import org.nineveils.veil.Editions;
@@ -128,12 +128,12 @@ final class Packed {
           throw fault("“%s” is not named after what is in it".formatted(path));
         }
         pixels += PictureReader.pixels(file, String.valueOf(path));
-        if (pixels > Limits.RELEASE_PIXELS) {
+        if (pixels > InputLimits.RELEASE_PIXELS) {
           throw fault(
               String.format(
                   Locale.ROOT,
                   "its pictures have more than %d megapixels",
-                  Limits.RELEASE_PIXELS / 1_000_000));
+                  InputLimits.RELEASE_PIXELS / 1_000_000));
         }
         pictures.put(Checksums.sha256(file), file);
       }
@@ -151,13 +151,13 @@ final class Packed {
     if (!jpeg) {
       throw fault("“%s” is no JPEG".formatted(path));
     }
-    if (PictureReader.pixels(file, path) > Limits.PREVIEW_PIXELS) {
+    if (PictureReader.pixels(file, path) > InputLimits.PREVIEW_PIXELS) {
       throw fault(
           String.format(
               Locale.ROOT,
               "“%s” has more than the %d megapixels that a picture of a release may have",
               path,
-              Limits.PREVIEW_PIXELS / 1_000_000));
+              InputLimits.PREVIEW_PIXELS / 1_000_000));
     }
     return file;
   }

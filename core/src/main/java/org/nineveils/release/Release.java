@@ -9,8 +9,8 @@ import org.nineveils.kit.Against;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.picture.Scaling;
-import org.nineveils.picture.Shelf;
 import org.nineveils.proof.Limits;
 import org.nineveils.veil.Effect;
 
@@ -85,8 +85,8 @@ public record Release(
   }
 
   /** The pictures as a shelf; each is decoded when it is asked for. */
-  public Shelf shelf() {
-    return new Shelf() {
+  public PictureShelf shelf() {
+    return new PictureShelf() {
       @Override
       public Optional<Picture> find(String sha) {
         return Optional.ofNullable(pictures.get(sha)).map(file -> PictureReader.read(file, sha));

@@ -14,7 +14,7 @@ import org.nineveils.document.LimitsJson;
 import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.picture.PictureReader;
-import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.InputLimits;
 import org.nineveils.refusal.Outside;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.refusal.Seen;
@@ -44,13 +44,13 @@ public final class ReleaseReader {
       if (!Files.isRegularFile(file)) {
         throw new ReleaseException("There is no file “%s”.".formatted(file));
       }
-      if (Files.size(file) > Limits.RELEASE_BYTES) {
+      if (Files.size(file) > InputLimits.RELEASE_BYTES) {
         throw new ReleaseException(
             String.format(
                 Locale.ROOT,
                 "“%s” is larger than the %d MB that a release may have.",
                 name,
-                Limits.RELEASE_BYTES >> 20));
+                InputLimits.RELEASE_BYTES >> 20));
       }
       return read(Files.readAllBytes(file), name);
     } catch (IOException e) {

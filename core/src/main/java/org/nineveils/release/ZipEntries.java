@@ -11,9 +11,9 @@ import java.util.Map;
 import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
-import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.InputLimits;
 
-/** The entries of a ZIP file in memory, within {@link Limits} and with harmless names only. */
+/** The entries of a ZIP file in memory, within {@link InputLimits} and with harmless names only. */
 final class ZipEntries {
   private ZipEntries() {}
 
@@ -25,10 +25,11 @@ final class ZipEntries {
         new ZipInputStream(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8)) {
       for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
         String path = entry.getName();
-        if (all.size() == Limits.RELEASE_ENTRIES) {
+        if (all.size() == InputLimits.RELEASE_ENTRIES) {
           throw fault(
               name,
-              String.format(Locale.ROOT, "it has more than %d entries", Limits.RELEASE_ENTRIES));
+              String.format(
+                  Locale.ROOT, "it has more than %d entries", InputLimits.RELEASE_ENTRIES));
         }
         if (entry.isDirectory() && isHarmless(path.substring(0, path.length() - 1))) {
           all.add(new ZipDirectory.Said(path, 0, 0));
@@ -37,9 +38,10 @@ final class ZipEntries {
         if (!isHarmless(path)) {
           throw fault(name, "“%s” is no path that may be in a release".formatted(path));
         }
-        byte[] content = zip.readNBytes(Limits.RELEASE_ENTRY_BYTES + 1);
+        byte[] content = zip.readNBytes(InputLimits.RELEASE_ENTRY_BYTES + 1);
         total += content.length;
-        if (content.length > Limits.RELEASE_ENTRY_BYTES || total > Limits.RELEASE_UNPACKED) {
+        if (content.length > InputLimits.RELEASE_ENTRY_BYTES
+            || total > InputLimits.RELEASE_UNPACKED) {
           throw fault(name, "“%s” unpacks to more than is taken".formatted(path));
         }
         all.add(new ZipDirectory.Said(path, crc(content), content.length));

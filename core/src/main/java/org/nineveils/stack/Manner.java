@@ -1,6 +1,6 @@
 package org.nineveils.stack;
 
-import org.nineveils.picture.Shelf;
+import org.nineveils.picture.PictureShelf;
 
 /**
  * How a picture is rendered.
@@ -13,11 +13,16 @@ import org.nineveils.picture.Shelf;
  *     for a finished picture
  */
 public record Manner(
-    CoverageSource masks, Preparations preparations, Shelf shelf, Cancel cancel, boolean quick) {
+    CoverageSource masks,
+    Preparations preparations,
+    PictureShelf shelf,
+    Cancel cancel,
+    boolean quick) {
 
   /** Exact, nothing kept from before, never cancelled. */
   public static Manner exact() {
-    return new Manner(CoverageSource.FRESH, new Preparations(), Shelf.EMPTY, Cancel.NEVER, false);
+    return new Manner(
+        CoverageSource.FRESH, new Preparations(), PictureShelf.EMPTY, Cancel.NEVER, false);
   }
 
   /** Exact or quick, with what is kept from before. */
@@ -31,7 +36,7 @@ public record Manner(
   }
 
   /** With pictures from elsewhere. */
-  public Manner picturesFrom(Shelf other) {
+  public Manner picturesFrom(PictureShelf other) {
     return new Manner(masks, preparations, other, cancel, quick);
   }
 

@@ -2,7 +2,7 @@ package org.nineveils.stack;
 
 import java.util.List;
 import java.util.function.Supplier;
-import org.nineveils.picture.Shelf;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.veil.Adjustment;
 import org.nineveils.veil.Editions;
@@ -18,7 +18,7 @@ public final class Preparations {
 
   private record Key(VeilKind kind, SettingValues settings, Frame frame, int edition) {}
 
-  private record Run(List<Item> veils, Shelf shelf) {}
+  private record Run(List<Item> veils, PictureShelf shelf) {}
 
   private final Keep<Object, Adjustment> kept;
 
@@ -46,7 +46,7 @@ public final class Preparations {
    * The quick way through veils that make each colour from that colour alone, which serves pictures
    * of every size.
    */
-  ColourRun colourRun(List<PreparedItem> items, Shelf shelf) {
+  ColourRun colourRun(List<PreparedItem> items, PictureShelf shelf) {
     List<Item> veils = items.stream().map(PreparedItem::item).toList();
     return (ColourRun) kept(new Run(veils, shelf), () -> ColourRun.of(items));
   }

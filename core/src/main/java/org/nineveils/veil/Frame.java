@@ -1,7 +1,7 @@
 package org.nineveils.veil;
 
 import org.nineveils.picture.Area;
-import org.nineveils.picture.Shelf;
+import org.nineveils.picture.PictureShelf;
 
 /**
  * Size of the picture that is rendered, and the long side that shares refer to.
@@ -11,9 +11,9 @@ import org.nineveils.picture.Shelf;
  * @param longSide of the photo, pixels: the longer of both, unless a close-up is rendered by itself
  * @param shelf pictures that veils may lay over it
  */
-public record Frame(int width, int height, int longSide, Shelf shelf) {
+public record Frame(int width, int height, int longSide, PictureShelf shelf) {
   /** A whole photo. */
-  public Frame(int width, int height, Shelf shelf) {
+  public Frame(int width, int height, PictureShelf shelf) {
     this(width, height, Math.max(width, height), shelf);
   }
 

@@ -34,7 +34,7 @@ import org.nineveils.mask.RuleKinds;
 import org.nineveils.picture.NamePattern;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureWriter;
-import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.InputLimits;
 import org.nineveils.release.signing.MakersKey;
 import org.nineveils.release.signing.Signed;
 import org.nineveils.setting.SettingValues;
@@ -436,7 +436,7 @@ class ReleaseTest {
 
   @Test
   void anEntryThatUnpacksToTooMuchIsRefused() throws IOException {
-    byte[] bomb = new byte[Limits.RELEASE_ENTRY_BYTES + 10];
+    byte[] bomb = new byte[InputLimits.RELEASE_ENTRY_BYTES + 10];
     refused(changed(f -> f.put("bomb.bin", bomb)), "unpacks to more than is taken");
   }
 

@@ -8,11 +8,11 @@ final class ContactSheet {
   private static final double HIGH = 34;
 
   private final Release release;
-  private final Frame frame;
+  private final GuideFrame frame;
 
   ContactSheet(Release release, boolean pdf) {
     this.release = release;
-    this.frame = new Frame(release, "Contact sheet", pdf);
+    this.frame = new GuideFrame(release, "Contact sheet", pdf);
   }
 
   String page() {

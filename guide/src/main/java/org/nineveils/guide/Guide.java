@@ -21,11 +21,11 @@ final class Guide {
   private static final double HIGH = 46;
 
   private final Release release;
-  private final Frame frame;
+  private final GuideFrame frame;
 
   Guide(Release release, boolean pdf) {
     this.release = release;
-    this.frame = new Frame(release, "Guide", pdf);
+    this.frame = new GuideFrame(release, "Guide", pdf);
   }
 
   String page() {

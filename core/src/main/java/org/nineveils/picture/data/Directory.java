@@ -8,7 +8,7 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.InputLimits;
 
 /**
  * A directory of fields as in TIFF 6.0, section 2, with the directories that hang on it; by number
@@ -90,12 +90,12 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
 
   /**
    * One reading of a block. Fields may name the same bytes and directories hang on one another as a
-   * file likes; what is taken of them has its bounds in {@link Limits}.
+   * file likes; what is taken of them has its bounds in {@link InputLimits}.
    */
   private static final class Reading {
     private final ByteBuffer in;
     private final Set<Integer> seen = new HashSet<>();
-    private int left = Limits.TAG_BYTES;
+    private int left = InputLimits.TAG_BYTES;
 
     Reading(ByteBuffer in) {
       this.in = in;
@@ -103,7 +103,7 @@ record Directory(ByteOrder order, Map<Integer, Field> fields, Map<Integer, Direc
 
     Directory read(int at, int depth) {
       Directory out = empty(in.order());
-      if (depth > Limits.TAG_NESTING || at < HEAD || at > in.limit() - 2 || !seen.add(at)) {
+      if (depth > InputLimits.TAG_NESTING || at < HEAD || at > in.limit() - 2 || !seen.add(at)) {
         return out;
       }
       int count = Math.min(in.getShort(at) & 0xffff, MOST_FIELDS);

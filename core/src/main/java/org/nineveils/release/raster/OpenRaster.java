@@ -13,9 +13,9 @@ import org.nineveils.mask.Paint;
 import org.nineveils.mask.Painter;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureFormat;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Scaling;
-import org.nineveils.picture.Shelf;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
@@ -37,12 +37,12 @@ public final class OpenRaster {
 
   private final ZipOutputStream zip;
   private final Picture plain;
-  private final Shelf shelf;
+  private final PictureShelf shelf;
   private final Layers layers = new Layers();
   private Picture now;
   private int files;
 
-  private OpenRaster(ZipOutputStream zip, Picture plain, Shelf shelf) {
+  private OpenRaster(ZipOutputStream zip, Picture plain, PictureShelf shelf) {
     this.zip = zip;
     this.plain = plain;
     this.now = plain;
@@ -68,7 +68,7 @@ public final class OpenRaster {
    * @param shelf pictures that veils lay over photos
    * @param out stays open
    */
-  public static void write(Picture plain, List<Named> worn, Shelf shelf, OutputStream out)
+  public static void write(Picture plain, List<Named> worn, PictureShelf shelf, OutputStream out)
       throws IOException {
     ZipOutputStream zip = new ZipOutputStream(out);
     stored(zip, "mimetype", TYPE.getBytes(StandardCharsets.US_ASCII));

@@ -7,7 +7,7 @@ import org.nineveils.colour.Ciede2000;
 import org.nineveils.colour.Lab;
 import org.nineveils.filter.Evenly;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.Shelf;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
@@ -30,7 +30,8 @@ public record Fit(double mean, double high) {
    *
    * @param photos at the size at which they are compared; none for colours spread over the range
    */
-  public static Fit of(Effect effect, TableFormat format, List<Picture> photos, Shelf shelf) {
+  public static Fit of(
+      Effect effect, TableFormat format, List<Picture> photos, PictureShelf shelf) {
     Picture table = Lattices.of(effect, format.side(), format.bend(), shelf);
     Stack stack = Stack.of(Bundle.of(effect, Map.of()));
     List<Picture> tried = photos.isEmpty() ? List.of(colours()) : photos;

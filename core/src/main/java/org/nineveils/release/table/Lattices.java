@@ -1,7 +1,7 @@
 package org.nineveils.release.table;
 
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.Shelf;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
@@ -21,7 +21,7 @@ public final class Lattices {
    * @param shelf with the pictures that its veils use
    * @return side² × side pixels, red running fastest, then green, then blue
    */
-  public static Picture of(Effect effect, int side, double bend, Shelf shelf) {
+  public static Picture of(Effect effect, int side, double bend, PictureShelf shelf) {
     Effect travels = effect.withVeils(Travel.of(effect).veils());
     Picture nodes = even(side, bend);
     Stack stack = Stack.of(Bundle.of(travels, java.util.Map.of()));

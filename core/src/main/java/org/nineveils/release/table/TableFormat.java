@@ -3,8 +3,8 @@ package org.nineveils.release.table;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.nineveils.picture.Picture;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.picture.PictureWriter;
-import org.nineveils.picture.Shelf;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.Effect;
 
@@ -76,7 +76,7 @@ public enum TableFormat {
    *
    * @param name of the effect, written into the file where it has room for it
    */
-  public Optional<byte[]> write(Effect effect, String name, Shelf shelf) {
+  public Optional<byte[]> write(Effect effect, String name, PictureShelf shelf) {
     if (Travel.of(effect).how() == Travel.How.NOT_AT_ALL) {
       return Optional.empty();
     }

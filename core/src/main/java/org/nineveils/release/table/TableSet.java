@@ -13,7 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.nineveils.kit.Names;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.Shelf;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.release.Release;
 
 /** Tables of all effects of a release that travel, with a list that says how and how well. */
@@ -57,7 +57,7 @@ public final class TableSet {
   public record Line(String kit, String name, Travel travel, String file, Fit fit) {}
 
   /** Takes in an effect. */
-  public void add(String kit, Release.EffectPart part, Shelf shelf) throws IOException {
+  public void add(String kit, Release.EffectPart part, PictureShelf shelf) throws IOException {
     Travel travel = Travel.of(part.effect());
     Optional<byte[]> bytes = format.write(part.effect(), part.name(), shelf);
     String path = "";

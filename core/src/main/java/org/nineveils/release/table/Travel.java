@@ -3,7 +3,7 @@ package org.nineveils.release.table;
 import java.util.ArrayList;
 import java.util.List;
 import org.nineveils.mask.Cover;
-import org.nineveils.picture.Shelf;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.veil.AreaKernel;
 import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Effect;
@@ -95,7 +95,7 @@ public record Travel(How how, List<Veil> veils, List<Left> left) {
   }
 
   private static Why why(Veil veil, int edition) {
-    Frame frame = new Frame(64, 64, Shelf.EMPTY);
+    Frame frame = new Frame(64, 64, PictureShelf.EMPTY);
     return veil.kind().prepare(veil.settings(), frame, edition) instanceof AreaKernel
         ? Why.NEIGHBOURHOOD
         : Why.PLACE;

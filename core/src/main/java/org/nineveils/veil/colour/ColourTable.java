@@ -3,7 +3,7 @@ package org.nineveils.veil.colour;
 import java.util.Locale;
 import java.util.Optional;
 import org.nineveils.picture.Picture;
-import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.InputLimits;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.NodeTable;
 
@@ -15,7 +15,7 @@ import org.nineveils.veil.NodeTable;
  */
 public final class ColourTable {
   /** Most entries along an axis. */
-  public static final int MOST = Limits.TABLE_SIDE;
+  public static final int MOST = InputLimits.TABLE_SIDE;
 
   private ColourTable() {}
 

@@ -14,7 +14,7 @@ import org.nineveils.picture.PictureException;
 import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureWriter;
-import org.nineveils.refusal.Limits;
+import org.nineveils.refusal.InputLimits;
 import org.nineveils.testing.Pictures;
 
 /**
@@ -73,8 +73,8 @@ class TagLimitsTest {
     for (int directories : new int[] {1, 40}) {
       byte[] block = block(directories, 250_000);
       Directory read = Directory.read(block);
-      assertThat(held(read)).isBetween(250_000, Limits.TAG_BYTES);
-      assertThat(depth(read)).isLessThanOrEqualTo(Limits.TAG_NESTING + 1);
+      assertThat(held(read)).isBetween(250_000, InputLimits.TAG_BYTES);
+      assertThat(depth(read)).isLessThanOrEqualTo(InputLimits.TAG_NESTING + 1);
       Picture picture = PictureReader.read(png(block), "given.png");
       assertThat(picture.width()).as("its pixels are sound").isEqualTo(20);
     }

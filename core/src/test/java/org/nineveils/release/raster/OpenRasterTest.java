@@ -22,8 +22,8 @@ import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureReader;
+import org.nineveils.picture.PictureShelf;
 import org.nineveils.picture.Scaling;
-import org.nineveils.picture.Shelf;
 import org.nineveils.proof.Difference;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
@@ -93,7 +93,7 @@ class OpenRasterTest {
 
   private static byte[] written(List<OpenRaster.Named> worn) throws IOException {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    OpenRaster.write(PHOTO, worn, Shelf.EMPTY, out);
+    OpenRaster.write(PHOTO, worn, PictureShelf.EMPTY, out);
     return out.toByteArray();
   }
 

@@ -14,7 +14,7 @@ package org.nineveils.refusal;
  * <tr><td>JSON</td><td>32 million characters, nested 20 deep</td></tr>
  * </table>
  */
-public final class Limits {
+public final class InputLimits {
   /** Largest picture taken, in pixels: a 60-megapixel frame fits, a header that lies does not. */
   public static final long PICTURE_PIXELS = 64_000_000L;
 
@@ -63,5 +63,5 @@ public final class Limits {
   /** Deepest nesting of XML: of a photo's own data, and of colour tables. */
   public static final int XML_NESTING = 100;
 
-  private Limits() {}
+  private InputLimits() {}
 }

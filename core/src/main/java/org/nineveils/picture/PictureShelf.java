@@ -4,9 +4,9 @@ import java.util.Optional;
 
 /** Pictures that veils lay over a photo, named by the SHA-256 of their files. */
 @FunctionalInterface
-public interface Shelf {
+public interface PictureShelf {
   /** A shelf without any picture. */
-  Shelf EMPTY = sha -> Optional.empty();
+  PictureShelf EMPTY = sha -> Optional.empty();
 
   /** The picture of that name over white, if it is there. */
   Optional<Picture> find(String sha);

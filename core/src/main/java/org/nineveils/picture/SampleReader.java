@@ -18,7 +18,7 @@ import java.awt.image.WritableRaster;
  * Turns a decoded image of any layout into planar floats: integers of up to 16 bits by their own
  * depth, floats as they are, limited to 0…1.
  */
-final class Samples {
+final class SampleReader {
   /**
    * What a file holds.
    *
@@ -30,7 +30,7 @@ final class Samples {
 
   private static final float CODE = 1 / 65535f;
 
-  private Samples() {}
+  private SampleReader() {}
 
   /**
    * The image in sRGB.

@@ -7,7 +7,7 @@ import java.nio.charset.StandardCharsets;
 import org.nineveils.release.Release;
 
 /** What guide and contact sheet have in common: head, bookmarks, cover. */
-final class Frame {
+final class GuideFrame {
   private final Release release;
   private final String title;
   private final boolean pdf;
@@ -18,7 +18,7 @@ final class Frame {
    * @param title of the page
    * @param pdf whether it is laid out as one, with bookmarks; a web page carries its fonts itself
    */
-  Frame(Release release, String title, boolean pdf) {
+  GuideFrame(Release release, String title, boolean pdf) {
     this.release = release;
     this.title = title;
     this.pdf = pdf;
@@ -60,7 +60,7 @@ final class Frame {
   }
 
   private static String style() {
-    try (InputStream in = Frame.class.getResourceAsStream("guide.css")) {
+    try (InputStream in = GuideFrame.class.getResourceAsStream("guide.css")) {
       return new String(in.readAllBytes(), StandardCharsets.UTF_8);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
