@@ -1,10 +1,10 @@
 package org.nineveils.app;
 
 import java.util.Locale;
-import org.nineveils.app.start.LastResort;
-import org.nineveils.app.start.Rehearsal;
-import org.nineveils.app.start.StartFault;
-import org.nineveils.app.web.Announcement;
+import org.nineveils.app.base.start.LastResort;
+import org.nineveils.app.base.start.Rehearsal;
+import org.nineveils.app.base.start.StartFault;
+import org.nineveils.app.base.web.Announcement;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;

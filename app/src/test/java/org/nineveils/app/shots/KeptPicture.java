@@ -1,5 +1,6 @@
 package org.nineveils.app.shots;
 
+import com.twelvemonkeys.image.ImageUtil;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -14,6 +15,8 @@ import javax.imageio.stream.ImageOutputStream;
 
 /** A picture in the repository: written anew only where it visibly changed, and packed tightly. */
 final class KeptPicture {
+  private static final int COLOURS = 256;
+
   /** Codes that a channel may be off before a pixel counts as another. */
   private static final int SEEN = 12;
 
@@ -24,12 +27,22 @@ final class KeptPicture {
 
   /** Puts a screenshot into a file, unless one that looks the same lies there. */
   static void put(byte[] png, Path file) throws IOException {
-    BufferedImage now = ImageIO.read(new ByteArrayInputStream(png));
+    BufferedImage now = few(ImageIO.read(new ByteArrayInputStream(png)));
     if (Files.exists(file) && looksTheSame(ImageIO.read(file.toFile()), now)) {
       return;
     }
-    byte[] packed = packed(now);
-    Files.write(file, packed.length < png.length ? packed : png);
+    Files.write(file, packed(now));
+  }
+
+  /** In the colours of a palette that is chosen for it: half the bytes, and hardly seen. */
+  private static BufferedImage few(BufferedImage image) {
+    BufferedImage opaque =
+        new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_INT_RGB);
+    opaque.createGraphics().drawImage(image, 0, 0, null);
+    BufferedImage drawn =
+        ImageUtil.createIndexed(
+            opaque, COLOURS, null, ImageUtil.DITHER_NONE | ImageUtil.COLOR_SELECTION_QUALITY);
+    return new BufferedImage(drawn.getColorModel(), drawn.getRaster(), false, null);
   }
 
   static boolean looksTheSame(BufferedImage a, BufferedImage b) {
@@ -51,11 +64,8 @@ final class KeptPicture {
         || Math.abs((a & 255) - (b & 255)) > SEEN;
   }
 
-  /** The same pixels without alpha, deflated as tightly as the JDK does. */
+  /** Deflated as tightly as the JDK does. */
   private static byte[] packed(BufferedImage image) throws IOException {
-    BufferedImage opaque =
-        new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_3BYTE_BGR);
-    opaque.createGraphics().drawImage(image, 0, 0, null);
     ImageWriter writer = ImageIO.getImageWritersByFormatName("png").next();
     ImageWriteParam how = writer.getDefaultWriteParam();
     how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
@@ -63,7 +73,7 @@ final class KeptPicture {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try (ImageOutputStream to = ImageIO.createImageOutputStream(out)) {
       writer.setOutput(to);
-      writer.write(null, new IIOImage(opaque, null, null), how);
+      writer.write(null, new IIOImage(image, null, null), how);
     } finally {
       writer.dispose();
     }

@@ -125,7 +125,7 @@ class Screenshots {
     place.settle();
     place.pick("Dim the room");
     shoot(page, "bench-handles");
-    atTheBench(page, 1, "Honeyed air", 1);
+    atTheBench(page, 1, "Honeyed air", 4);
     place.settle();
     place.pick("Warmer");
     page.locator("[data-side=dials]").click();

@@ -3,8 +3,8 @@ package org.nineveils.app.testing;
 import com.zaxxer.hikari.HikariDataSource;
 import java.nio.file.Path;
 import org.flywaydb.core.Flyway;
-import org.nineveils.app.data.Evictions;
-import org.nineveils.app.data.SafeTransactions;
+import org.nineveils.app.base.data.Evictions;
+import org.nineveils.app.base.data.SafeTransactions;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.transaction.support.TransactionTemplate;
 

@@ -9,6 +9,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.nineveils.document.Fields;
@@ -17,6 +18,8 @@ import org.nineveils.document.Json;
 /** Requests as the scripts of the pages make them: with the session's CSRF token. */
 public final class Http {
   private static final Pattern TOKEN = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"");
+  private static final long STANDS_STILL = TimeUnit.MINUTES.toNanos(2);
+
   private final HttpClient client =
       HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
   private final String base;
@@ -120,13 +123,24 @@ public final class Http {
     return ended(job.whole("id"));
   }
 
-  /** Waits until a job has ended. */
+  /**
+   * Waits until a job has ended.
+   *
+   * @throws IllegalStateException where it does not go on for two minutes
+   */
   public Fields ended(int id) {
-    Fields job;
-    do {
-      job = Json.read(get("/api/jobs/" + id).body(), "The job");
+    Fields job = Json.read(get("/api/jobs/" + id).body(), "The job");
+    long end = System.nanoTime() + STANDS_STILL;
+    while (job.flag("open", false)) {
       java.util.concurrent.locks.LockSupport.parkNanos(20_000_000);
-    } while (job.flag("open", false));
+      Fields now = Json.read(get("/api/jobs/" + id).body(), "The job");
+      if (!Json.write(now.raw()).equals(Json.write(job.raw()))) {
+        end = System.nanoTime() + STANDS_STILL;
+      } else if (System.nanoTime() > end) {
+        throw new IllegalStateException("the job stands still: " + Json.write(job.raw()));
+      }
+      job = now;
+    }
     return job;
   }
 

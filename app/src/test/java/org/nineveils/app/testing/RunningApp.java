@@ -4,6 +4,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -11,6 +12,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.nineveils.app.App;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -122,15 +124,17 @@ public final class RunningApp {
 
   /** A page and the script errors seen on it. */
   public record ObservedPage(Page page, List<String> faults) implements AutoCloseable {
+    /** Put away once the test has ended, so that one that failed can still be looked at. */
     @Override
     public void close() {
-      page.context().close();
+      LeftPages.leave(this);
     }
   }
 
   private static synchronized Browser browser() {
     if (browser == null) {
       String path = System.getenv().getOrDefault("NINEVEILS_CHROMIUM", "/usr/bin/chromium");
+      System.setProperty("playwright.nodejs.path", node());
       Playwright playwright =
           Playwright.create(
               new Playwright.CreateOptions()
@@ -145,5 +149,15 @@ public final class RunningApp {
                       .setArgs(FLAGS));
     }
     return browser;
+  }
+
+  /** Node as the build uses it: the driver of the browser is a script. */
+  private static String node() {
+    return Stream.of(System.getenv("PATH").split(File.pathSeparator))
+        .map(folder -> Path.of(folder, "node"))
+        .filter(Files::isExecutable)
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException("the browser tests need Node"))
+        .toString();
   }
 }

@@ -1,0 +1,2 @@
+/** Strokes as rows: what was brushed, at the bench and in fittings. */
+package org.nineveils.app.base.paint;

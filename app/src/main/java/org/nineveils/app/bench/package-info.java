@@ -1,2 +1,0 @@
-/** The bench: an effect's veils, the paint on it, previews and results. */
-package org.nineveils.app.bench;

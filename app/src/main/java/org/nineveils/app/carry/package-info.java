@@ -1,2 +1,0 @@
-/** Carries kits between installations: kit files, written and opened. */
-package org.nineveils.app.carry;

@@ -1,2 +1,0 @@
-/** Collections and their packing into releases. */
-package org.nineveils.app.collections;

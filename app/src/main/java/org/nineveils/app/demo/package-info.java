@@ -1,2 +1,0 @@
-/** Demo data, loaded only on request. */
-package org.nineveils.app.demo;

@@ -1,2 +1,0 @@
-/** The stand-in for the photographer's side: opens releases, wears their effects. */
-package org.nineveils.app.desk;

@@ -1,2 +1,0 @@
-/** What services refuse with: sentences for the user, whatever carries them out. */
-package org.nineveils.app.fault;

@@ -1,9 +1,0 @@
-package org.nineveils.app.fitting;
-
-/**
- * A fitting as stored.
- *
- * @param wardrobe what it can put on, “prefix:id”
- * @param doc JSON of a {@link org.nineveils.kit.Fitting}
- */
-public record FittingRow(long id, String wardrobe, long photoId, String doc, int rev) {}

@@ -1,2 +1,0 @@
-/** Fittings: a photo wearing effects of a kit or of an opened release. */
-package org.nineveils.app.fitting;

@@ -1,2 +1,0 @@
-/** Guides and contact sheets of releases, made as jobs, for the maker and at the desk. */
-package org.nineveils.app.guides;

@@ -1,0 +1,2 @@
+/** Demo data, loaded only on request. */
+package org.nineveils.app.house.demo;

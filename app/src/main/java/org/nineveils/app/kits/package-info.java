@@ -1,2 +1,0 @@
-/** Kits, their sections and the effects filed in them. */
-package org.nineveils.app.kits;

@@ -1,0 +1,2 @@
+/** A collection as colour tables. */
+package org.nineveils.app.leaving.tables;

@@ -1,2 +1,0 @@
-/** Who the maker is: the mark on what she makes, and the key that signs it. */
-package org.nineveils.app.maker;

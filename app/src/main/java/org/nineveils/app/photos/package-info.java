@@ -1,2 +1,0 @@
-/** The test wall and the photographer's own photos: files taken in, pictures given out. */
-package org.nineveils.app.photos;

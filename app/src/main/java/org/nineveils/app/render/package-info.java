@@ -1,2 +1,0 @@
-/** Pictures on request: previews for the stage, small pictures for lists, files for results. */
-package org.nineveils.app.render;

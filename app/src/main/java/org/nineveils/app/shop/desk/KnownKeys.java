@@ -1,0 +1,122 @@
+package org.nineveils.app.shop.desk;
+
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import org.nineveils.app.base.undo.Journal;
+import org.nineveils.app.base.undo.Obstacle;
+import org.nineveils.kit.Names;
+import org.nineveils.release.signing.PublicKeys;
+import org.nineveils.release.signing.Signed;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Keys of makers that this desk has seen, and what a signature is worth here. */
+@Repository
+class KnownKeys {
+  private final JdbcClient db;
+  private final Journal journal;
+  private final Clock clock;
+
+  KnownKeys(JdbcClient db, Journal journal, Clock clock) {
+    this.db = db;
+    this.journal = journal;
+    this.clock = clock;
+  }
+
+  /** A key that was seen. */
+  record Known(String key, String mark, String sha, String since) {}
+
+  private Optional<Known> find(String key) {
+    return db.sql("select * from known_key where key = ?").param(key).query(Known.class).optional();
+  }
+
+  /** Remembers the key of a release that was taken in, where it was never seen. */
+  void see(Signed signed, String mark, String sha) {
+    if (signed.state() != Signed.State.SOUND) {
+      return;
+    }
+    String now = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
+    journal.quietly(
+        () ->
+            db.sql("insert or ignore into known_key (key, mark, sha, since) values (?, ?, ?, ?)")
+                .params(signed.key(), mark, sha, now)
+                .update());
+  }
+
+  /**
+   * Asks where a release is not signed whose maker has always signed: whoever changes a release can
+   * take its signature out. What was answered is remembered.
+   *
+   * @param sure she was asked and wants it
+   * @throws Obstacle with the question
+   */
+  void ask(Signed signed, String mark, String fileName, boolean sure) {
+    if (signed.state() != Signed.State.UNSIGNED || mark.isBlank()) {
+      return;
+    }
+    Optional<Known> before = another(mark, "");
+    if (before.isEmpty() || isTakenUnsigned(mark)) {
+      return;
+    }
+    if (!sure) {
+      throw new Obstacle(
+          "“%s” is not signed, but what came as “%s” before was signed with key %s. It may have been changed by somebody else: ask the maker first. Nothing was taken in."
+              .formatted(fileName, mark, PublicKeys.named(before.get().key())),
+          List.of(new Obstacle.Offer("Take it in all the same", "sure=true")));
+    }
+    String now = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
+    journal.quietly(
+        () ->
+            db.sql("insert or ignore into unsigned_mark (mark_key, since) values (?, ?)")
+                .params(Names.key(mark), now)
+                .update());
+  }
+
+  private boolean isTakenUnsigned(String mark) {
+    return db.sql("select exists (select 1 from unsigned_mark where mark_key = ?)")
+        .param(Names.key(mark))
+        .query(Boolean.class)
+        .single();
+  }
+
+  /**
+   * What is to be said of a release's signature.
+   *
+   * @param sha of its file
+   */
+  String said(Signed signed, String mark, String sha) {
+    if (signed.state() == Signed.State.UNSIGNED) {
+      return another(mark, "")
+          .map(
+              k ->
+                  "Not signed, though what came as “%s” before was signed with key %s: it may have been changed by somebody else."
+                      .formatted(mark, PublicKeys.named(k.key())))
+          .orElse("Not signed: nobody vouches for who made it.");
+    }
+    if (signed.state() == Signed.State.CHANGED) {
+      return "Changed after it was signed with key %s.".formatted(signed.named());
+    }
+    Optional<Known> known = find(signed.key());
+    String by = "Signed with key %s".formatted(signed.named());
+    Optional<Known> other = another(mark, signed.key());
+    if (other.isPresent()) {
+      return "%s. What came as “%s” before was signed with another one, %s: ask the maker if that is right."
+          .formatted(by, mark, PublicKeys.named(other.get().key()));
+    }
+    if (known.isEmpty() || known.get().sha().equals(sha)) {
+      return by + ", a key that this desk had not seen before.";
+    }
+    return "%s, known since %s.".formatted(by, known.get().since().substring(0, 10));
+  }
+
+  /** A key that something of that mark was signed with earlier. */
+  private Optional<Known> another(String mark, String key) {
+    List<Known> all =
+        db.sql("select * from known_key order by since, rowid").query(Known.class).list();
+    Optional<Known> first =
+        all.stream().filter(k -> Names.key(k.mark()).equals(Names.key(mark))).findFirst();
+    return first.filter(k -> !k.key().equals(key));
+  }
+}

@@ -1,2 +1,0 @@
-/** Swatches: stored settings of single veils, under the maker's mark. */
-package org.nineveils.app.swatches;

@@ -1,0 +1,88 @@
+package org.nineveils.app.wear.fitting;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.nineveils.app.base.undo.Guarded;
+import org.nineveils.app.base.undo.Save;
+import org.nineveils.document.FittingJson;
+import org.nineveils.document.Json;
+import org.nineveils.kit.Fitting;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Rows of fittings. */
+@Repository
+class FittingStore {
+  private static final Guarded.Shape<Fitting> SHAPE =
+      new Guarded.Shape<>("The fitting", FittingJson::format, FittingJson::parse);
+
+  private final JdbcClient db;
+
+  FittingStore(JdbcClient db) {
+    this.db = db;
+  }
+
+  Optional<FittingRow> find(long id) {
+    return db.sql("select * from fitting where id = ?")
+        .param(id)
+        .query(FittingRow.class)
+        .optional();
+  }
+
+  Optional<FittingRow> find(String wardrobe, long photoId) {
+    return db.sql("select * from fitting where wardrobe = ? and photo_id = ?")
+        .params(wardrobe, photoId)
+        .query(FittingRow.class)
+        .optional();
+  }
+
+  /** The newest fitting of one of these wardrobes' kind. */
+  Optional<FittingRow> latest(String prefix) {
+    return db.sql(
+            """
+            select fitting.* from fitting
+            left join edit_scope on edit_scope.scope = 'fitting:' || fitting.id
+            where wardrobe like ? || ':%'
+            order by edit_scope.edit_id desc, fitting.id desc limit 1""")
+        .param(prefix)
+        .query(FittingRow.class)
+        .optional();
+  }
+
+  Map<String, Integer> worn(String sort) {
+    Map<String, Integer> out = new HashMap<>();
+    db.sql(
+            """
+            select substr(wardrobe, length(?) + 2) as name, count(*) as n from fitting
+            where wardrobe like ? || ':%' and doc like '%"effect"%' group by wardrobe""")
+        .params(sort, sort)
+        .query(
+            row -> {
+              out.put(row.getString("name"), row.getInt("n"));
+            });
+    return out;
+  }
+
+  void removeOf(String wardrobe) {
+    db.sql("delete from fitting where wardrobe = ?").param(wardrobe).update();
+  }
+
+  void addIfMissing(String wardrobe, long photoId, String doc) {
+    db.sql(
+            """
+            insert into fitting (wardrobe, photo_id, doc) values (?, ?, ?)
+            on conflict (wardrobe, photo_id) do nothing""")
+        .params(wardrobe, photoId, doc)
+        .update();
+  }
+
+  /** What a save makes of the fitting; empty if something else came between. */
+  Optional<Fitting> meeting(long id, Save save, Fitting fitting) {
+    return Guarded.meeting(db, "fitting", id, save, fitting, SHAPE);
+  }
+
+  void store(long id, Fitting fitting) {
+    Guarded.store(db, "fitting", id, Json.write(FittingJson.format(fitting)));
+  }
+}

@@ -1,0 +1,27 @@
+package org.nineveils.app.wear.fitting;
+
+import java.util.List;
+
+/** A feature that offers wardrobes; a fitting names its wardrobe as “prefix:id”. */
+public interface WardrobeSource {
+  /** First part of the names of its wardrobes. */
+  String prefix();
+
+  /** What it offers, in the order of its own page. */
+  List<Choice> choices();
+
+  /**
+   * A wardrobe to choose.
+   *
+   * @param wardrobe its name, “prefix:id”
+   * @param title on the screen
+   */
+  record Choice(String wardrobe, String title) {}
+
+  /**
+   * The wardrobe of that id.
+   *
+   * @throws org.nineveils.app.base.fault.NotFound with a sentence if it is gone
+   */
+  Wardrobe open(long id);
+}

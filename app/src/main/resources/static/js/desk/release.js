@@ -1,7 +1,0 @@
-// The page of a release at the desk: its guide and contact sheet are made here, favourites marked.
-import { listenFavours } from "../web/favour.js";
-import { making } from "../web/making.js";
-
-const root = document.querySelector("[data-guides]");
-listenFavours();
-if (root) making(root, ({ format }) => `/api/desk/${root.dataset.release}/guide?format=${format}`);

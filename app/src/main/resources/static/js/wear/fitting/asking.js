@@ -1,0 +1,30 @@
+// Asks the application to change the fitting by its rules, and tells what came of it.
+import { send } from "../../base/web/http.js";
+import { say } from "../../base/web/say.js";
+import { takeBackIn } from "../../base/web/take-back.js";
+import { askOpposites } from "./ask.js";
+
+/**
+ * @param store of the fitting
+ * @param api its address
+ * @param box element that shows questions
+ * @param on { undone() }
+ */
+export function asking(store, api, box, on) {
+  async function ask(path, body) {
+    const answer = await store.ask((name, on, at) => send("POST", `${at}/${path}`, body, name));
+    if (answer?.ask) {
+      const chosen = await askOpposites(box, answer.ask);
+      if (chosen) await ask(path, { ...body, answer: chosen });
+    } else if (answer?.said) say(answer.said, { action: () => undo(false, answer.undo.edit) });
+  }
+
+  async function undo(redo, edit) {
+    const answer = await takeBackIn(store, send, `${api}/undo`, { redo, ...(edit && { edit }) });
+    if (!answer) return;
+    say(answer.said);
+    on.undone();
+  }
+
+  return { ask, undo };
+}
