@@ -31,7 +31,7 @@ class ArchitectureTest {
     Wings.arrows(APP)
         .forEach(
             (arrow, classes) -> {
-              String[] ends = arrow.split(" ");
+              String[] ends = arrow.split(" ", -1);
               assertThat(Wings.UPWARDS).contains(ends);
               assertThat(Wings.UPWARDS.indexOf(ends[0]))
                   .as("%s knows %s: %s", ends[0], ends[1], classes)

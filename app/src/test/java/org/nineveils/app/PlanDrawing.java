@@ -3,7 +3,7 @@ package org.nineveils.app;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import java.util.Locale;
 import java.util.Map;
-import java.util.TreeSet;
+import java.util.Set;
 
 /**
  * The plan of the application as a drawing: its wings from the ground up with their rooms, and
@@ -19,7 +19,7 @@ final class PlanDrawing {
   private PlanDrawing() {}
 
   static String of(JavaClasses all) {
-    Map<String, TreeSet<String>> rooms = Wings.rooms(all);
+    Map<String, Set<String>> rooms = Wings.rooms(all);
     int rows = Wings.UPWARDS.size();
     StringBuilder out = new StringBuilder();
     add(
@@ -29,7 +29,7 @@ final class PlanDrawing {
         WIDTH,
         rows * ROW + 24);
     add(out, "<rect width=\"100%%\" height=\"100%%\" fill=\"#faf8f4\"/>");
-    Wings.arrows(all).forEach((arrow, classes) -> arrow(out, arrow.split(" "), classes.size()));
+    Wings.arrows(all).forEach((arrow, classes) -> arrow(out, arrow.split(" ", -1), classes.size()));
     for (String wing : Wings.UPWARDS) {
       int y = top(wing);
       add(
@@ -46,7 +46,7 @@ final class PlanDrawing {
           y + 25,
           wing);
       int x = LEFT + 92;
-      for (String room : rooms.getOrDefault(wing, new TreeSet<>())) {
+      for (String room : rooms.getOrDefault(wing, Set.of())) {
         int wide = room.length() * LETTER + 14;
         add(
             out,

@@ -5,6 +5,7 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
@@ -29,13 +30,13 @@ final class Wings {
     if (!c.getPackageName().startsWith(ROOT)) {
       return Optional.empty();
     }
-    String[] parts = c.getPackageName().substring(ROOT.length()).split("\\.");
-    return Optional.of(new Place(parts[0], parts.length > 1 ? parts[1] : ""));
+    List<String> parts = List.of(c.getPackageName().substring(ROOT.length()).split("\\.", -1));
+    return Optional.of(new Place(parts.get(0), parts.size() > 1 ? parts.get(1) : ""));
   }
 
   /** Rooms by wing. */
-  static Map<String, TreeSet<String>> rooms(JavaClasses all) {
-    Map<String, TreeSet<String>> out = new TreeMap<>();
+  static Map<String, Set<String>> rooms(JavaClasses all) {
+    Map<String, Set<String>> out = new TreeMap<>();
     for (JavaClass c : all) {
       of(c)
           .filter(p -> !p.room().isEmpty())
@@ -45,8 +46,8 @@ final class Wings {
   }
 
   /** Between which wings classes know one another, as “above below”, with the classes. */
-  static Map<String, TreeSet<String>> arrows(JavaClasses all) {
-    Map<String, TreeSet<String>> out = new TreeMap<>();
+  static Map<String, Set<String>> arrows(JavaClasses all) {
+    Map<String, Set<String>> out = new TreeMap<>();
     for (JavaClass c : all) {
       of(c)
           .ifPresent(
