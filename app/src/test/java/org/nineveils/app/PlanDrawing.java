@@ -7,7 +7,7 @@ import java.util.Set;
 
 /**
  * The plan of the application as a drawing: its wings from the ground up with their rooms, and
- * which wing knows which, the wider the more classes do.
+ * which wing knows which.
  */
 final class PlanDrawing {
   private static final int LEFT = 300;
@@ -29,7 +29,7 @@ final class PlanDrawing {
         WIDTH,
         rows * ROW + 24);
     add(out, "<rect width=\"100%%\" height=\"100%%\" fill=\"#faf8f4\"/>");
-    Wings.arrows(all).forEach((arrow, classes) -> arrow(out, arrow.split(" ", -1), classes.size()));
+    Wings.arrows(all).keySet().forEach(arrow -> arrow(out, arrow.split(" ", -1)));
     for (String wing : Wings.UPWARDS) {
       int y = top(wing);
       add(
@@ -65,7 +65,7 @@ final class PlanDrawing {
   }
 
   /** From the wing that knows to the one that is known, on its left; farther ends reach wider. */
-  private static void arrow(StringBuilder out, String[] ends, int classes) {
+  private static void arrow(StringBuilder out, String[] ends) {
     int from = top(ends[0]) + 14;
     int to = top(ends[1]) + 26;
     int floors = Wings.UPWARDS.indexOf(ends[0]) - Wings.UPWARDS.indexOf(ends[1]);
@@ -73,7 +73,7 @@ final class PlanDrawing {
     add(
         out,
         "<path d=\"M%d %d C%d %d %d %d %d %d\" fill=\"none\" stroke=\"#7a4a72\" stroke-opacity=\"0.45\""
-            + " stroke-width=\"%.1f\"><title>%s knows %s in %d classes</title></path>"
+            + " stroke-width=\"2\"><title>%s knows %s</title></path>"
             + "<circle cx=\"%d\" cy=\"%d\" r=\"4\" fill=\"#7a4a72\"/>",
         LEFT,
         from,
@@ -83,10 +83,8 @@ final class PlanDrawing {
         to,
         LEFT - 4,
         to,
-        1 + Math.sqrt(classes) / 2,
         ends[0],
         ends[1],
-        classes,
         LEFT - 4,
         to);
   }
