@@ -213,8 +213,7 @@ class BadInputIT {
 
   @Test
   void aTraceAKeepingABatchAPinAndASwatchThatMakeNoSense() {
-    http.get("/fitting/of?wardrobe=kit:3&photo=9");
-    String fitting = "/api/fittings/1";
+    String fitting = "/api/fittings/" + http.fitting("kit:3", 9);
     String spot =
         """
         {"photo": 1, "effect": {"edition": 1, "veils": []}, "longSide": 300, "spot": {"x": "left", "y": 0, "width": 0, "height": 0}}""";

@@ -148,6 +148,7 @@ class FoldersIT {
       page.reload();
       page.getByText("Let it rest").click();
       page.getByText("· rests").waitFor();
+      page.waitForLoadState(); // a button listens once the scripts of its page have come
       lay(from, "newborn-brown-skin-even", "born.jpg");
       page.getByText("Go on", new Page.GetByTextOptions().setExact(true)).click();
       until(() -> names(ready).contains("born-Silver larch.jpg"));
