@@ -69,8 +69,10 @@ public class FittingService {
             });
   }
 
+  /** The one that was changed last, of wardrobes of a sort that are still here. */
   public Optional<FittingRow> latest(String prefix) {
-    return store.latest(prefix);
+    return store.latest(
+        wardrobes.choices(prefix).stream().map(WardrobeSource.Choice::wardrobe).toList());
   }
 
   /** What a fitting can put on: its own wardrobe, and what is worn with it. */

@@ -1,6 +1,7 @@
 package org.nineveils.app.wear.fitting;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.app.base.undo.Guarded;
@@ -37,15 +38,15 @@ class FittingStore {
         .optional();
   }
 
-  /** The newest fitting of one of these wardrobes' kind. */
-  Optional<FittingRow> latest(String prefix) {
+  /** The fitting of one of these wardrobes that was changed last. */
+  Optional<FittingRow> latest(List<String> wardrobes) {
     return db.sql(
             """
             select fitting.* from fitting
             left join edit_scope on edit_scope.scope = 'fitting:' || fitting.id
-            where wardrobe like ? || ':%'
+            where wardrobe in (select value from json_each(?))
             order by edit_scope.edit_id desc, fitting.id desc limit 1""")
-        .param(prefix)
+        .param(Json.write(wardrobes))
         .query(FittingRow.class)
         .optional();
   }

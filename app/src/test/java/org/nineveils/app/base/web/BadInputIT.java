@@ -18,6 +18,7 @@ import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.nineveils.app.testing.Http;
 import org.nineveils.app.testing.RunningApp;
+import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 
 /** Bad input gets a sentence, changes nothing and leaves nothing behind. */
@@ -280,5 +281,20 @@ class BadInputIT {
           .contains("Back to the start")
           .doesNotContain("Exception", "Whitelabel");
     }
+  }
+
+  @Test
+  void theFittingToGoOnWithIsOfAKitThatIsStillHere() {
+    long kit = http.kitLike(3, "Soon gone");
+    String gone = http.fitting("kit:" + kit, 4);
+    Fields rack = Json.read(http.get("/api/rack/" + kit).body(), "The kit");
+    int effect = rack.objects("effects", e -> e.whole("id")).get(0);
+    http.json("POST", "/api/fittings/" + gone + "/wear", "{\"effect\": \"%d\"}".formatted(effect));
+    assertThat(http.get("/fitting").headers().firstValue("Location").orElseThrow())
+        .endsWith("/fitting/" + gone);
+    http.json("DELETE", "/api/kits/" + kit, "");
+    String next = http.get("/fitting").headers().firstValue("Location").orElseThrow();
+    assertThat(http.get(next.replaceAll("^https?://[^/]+", "")).statusCode()).isIn(200, 302);
+    assertThat(next).doesNotEndWith("/fitting/" + gone);
   }
 }

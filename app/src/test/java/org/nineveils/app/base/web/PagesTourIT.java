@@ -61,6 +61,7 @@ class PagesTourIT {
   @FieldSource("ADDRESSES")
   void everyPageCanBeReadByAllInEveryLightAndSize(String address) {
     Page page = observed.page();
+    observed.faults().clear(); // of the page before
     page.setViewportSize(1280, 800);
     page.navigate(address);
     page.waitForLoadState(LoadState.DOMCONTENTLOADED);
