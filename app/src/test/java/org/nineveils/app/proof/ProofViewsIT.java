@@ -17,7 +17,7 @@ import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
+import org.nineveils.file.PictureReader;
 
 /** Look-alikes, pairs, sweeps and what has changed, on a kit of its own. */
 class ProofViewsIT {

@@ -14,7 +14,7 @@ import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
+import org.nineveils.file.PictureReader;
 
 class ProofsIT {
   private static final Http HTTP = new Http(RunningApp.demo());

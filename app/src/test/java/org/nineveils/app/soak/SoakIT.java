@@ -21,7 +21,7 @@ import org.nineveils.app.testing.SmallDisk;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureWriter;
+import org.nineveils.file.PictureWriter;
 
 /**
  * Load and faults, bounded: kill -9, thousands of edits, renders, strokes, tabs, large exports,
@@ -278,7 +278,7 @@ class SoakIT {
       byte[][] sound = {
         jpeg,
         PictureWriter.png16(small),
-        PictureWriter.write(small, org.nineveils.picture.PictureFormat.TIFF)
+        PictureWriter.write(small, org.nineveils.file.PictureFormat.TIFF)
       };
       for (int format = 0; format < sound.length; format++) {
         for (int seed = 0; seed < MUTANTS; seed++) {

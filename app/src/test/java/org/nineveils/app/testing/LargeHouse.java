@@ -10,8 +10,8 @@ import org.nineveils.app.base.data.TestBlobs;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.picture.PictureReader;
-import org.nineveils.picture.PictureWriter;
+import org.nineveils.file.PictureReader;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.picture.Scaling;
 import org.nineveils.veil.Effect;
 

@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import org.nineveils.app.App;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
 
 /**
  * The application as browser tests drive it: on a free port of the loopback, with a data folder of
@@ -98,6 +99,15 @@ public final class RunningApp {
 
   public String url() {
     return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+  }
+
+  /** Takes all off that photos wear of a wardrobe, for tests share this instance and its photos. */
+  public void takeAllOff(String wardrobe) {
+    context
+        .getBean(JdbcClient.class)
+        .sql("delete from fitting where wardrobe = ?")
+        .param(wardrobe)
+        .update();
   }
 
   public Path data() {

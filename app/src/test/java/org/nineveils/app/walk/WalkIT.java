@@ -19,7 +19,7 @@ import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
 import org.nineveils.cli.Main;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
+import org.nineveils.file.PictureReader;
 
 /** The whole job in one go, from an empty application to a photographer's picture. */
 class WalkIT {

@@ -23,7 +23,7 @@ import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
+import org.nineveils.file.PictureReader;
 
 /**
  * Long work is seen on every page, goes on when the page is left, can be stopped, and keeps its

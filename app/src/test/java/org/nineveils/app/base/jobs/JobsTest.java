@@ -21,7 +21,7 @@ import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.memory.Budget;
 import org.nineveils.app.base.memory.Permits;
 import org.nineveils.app.testing.Database;
-import org.nineveils.picture.PictureException;
+import org.nineveils.file.PictureException;
 
 class JobsTest {
   @TempDir Path folder;

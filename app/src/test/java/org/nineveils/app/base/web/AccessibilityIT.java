@@ -101,6 +101,7 @@ class AccessibilityIT {
     try (var observed = RunningApp.demo().page()) {
       Page page = observed.page();
       Workplace room = new Workplace(page);
+      RunningApp.demo().takeAllOff("kit:3");
       page.navigate("/fitting/of?wardrobe=kit:3&photo=11");
       room.settle();
       page.locator(".piece").first().click();

@@ -107,6 +107,7 @@ class NothingLostIT {
         var second = app.page()) {
       Workplace one = new Workplace(first.page());
       Workplace two = new Workplace(second.page());
+      app.takeAllOff("kit:1");
       first.page().navigate("/fitting/of?wardrobe=kit:1&photo=10");
       one.settle();
       first.page().locator(".piece").getByText("Face light").first().click();

@@ -7,7 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.nineveils.app.testing.Database;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.kit.Query;
 
 class FindStoreTest {

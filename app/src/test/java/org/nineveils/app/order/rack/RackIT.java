@@ -17,7 +17,7 @@ import org.nineveils.app.testing.RunningApp;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
+import org.nineveils.file.PictureReader;
 
 /** The page of a kit with pointer and with keys; what is checked is the order that is stored. */
 class RackIT {

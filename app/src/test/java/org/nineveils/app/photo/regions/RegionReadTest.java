@@ -22,7 +22,7 @@ import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.app.testing.Database;
 import org.nineveils.mask.Mask;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureWriter;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.region.PhotoRegion;
 import org.nineveils.region.PhotoRegions;
 

@@ -16,9 +16,9 @@ import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureFormat;
-import org.nineveils.picture.PictureReader;
-import org.nineveils.picture.PictureWriter;
+import org.nineveils.file.PictureFormat;
+import org.nineveils.file.PictureReader;
+import org.nineveils.file.PictureWriter;
 
 /** What a photo of the wall holds: painted, found by rule, read and written as pictures. */
 class RegionsIT {

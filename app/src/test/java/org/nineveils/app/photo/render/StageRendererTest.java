@@ -18,7 +18,7 @@ import org.nineveils.mask.Painter;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureWriter;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.picture.Quantise;
 import org.nineveils.stack.Cancel;
 import org.nineveils.stack.Preparations;

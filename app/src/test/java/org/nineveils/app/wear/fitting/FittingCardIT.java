@@ -19,7 +19,7 @@ class FittingCardIT extends FittingTrial {
   }
 
   @Override
-  int nextPhoto() {
+  int photo() {
     return 2;
   }
 

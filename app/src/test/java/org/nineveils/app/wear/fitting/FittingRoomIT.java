@@ -14,11 +14,10 @@ import org.junit.jupiter.api.Test;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
+import org.nineveils.file.PictureReader;
 
 /** The portrait kit worn by a photo: rules of sections, dials, pins, keeping, more photos. */
 class FittingRoomIT extends FittingTrial {
-  private static int photo;
 
   @Override
   int kit() {
@@ -26,8 +25,8 @@ class FittingRoomIT extends FittingTrial {
   }
 
   @Override
-  int nextPhoto() {
-    return ++photo;
+  int photo() {
+    return 3;
   }
 
   @Test

@@ -13,7 +13,7 @@ import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 
-/** A plain fitting for each test, of a kit on the next photo of the demo's wall. */
+/** A plain fitting for each test, of a kit on a photo of the demo's wall. */
 abstract class FittingTrial {
   private final RunningApp app = RunningApp.demo();
   final Http http = new Http(app);
@@ -24,15 +24,16 @@ abstract class FittingTrial {
   /** Number of the kit. */
   abstract int kit();
 
-  /** Number of a photo that no test of this kit has had. */
-  abstract int nextPhoto();
+  /** Number of the photo; the photos after it wear nothing of the kit either. */
+  abstract int photo();
 
   @BeforeEach
   void openAPlainFitting() {
     observed = app.page();
     page = observed.page();
     room = new Workplace(page);
-    page.navigate("/fitting/of?wardrobe=kit:%d&photo=%d".formatted(kit(), nextPhoto()));
+    app.takeAllOff("kit:" + kit());
+    page.navigate("/fitting/of?wardrobe=kit:%d&photo=%d".formatted(kit(), photo()));
     room.settle();
   }
 

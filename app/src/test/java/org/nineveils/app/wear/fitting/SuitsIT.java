@@ -16,7 +16,7 @@ class SuitsIT extends FittingTrial {
 
   /** Too dark, in open shade. */
   @Override
-  int nextPhoto() {
+  int photo() {
     return 7;
   }
 

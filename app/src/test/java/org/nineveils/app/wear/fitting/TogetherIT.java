@@ -14,7 +14,7 @@ class TogetherIT extends FittingTrial {
   }
 
   @Override
-  int nextPhoto() {
+  int photo() {
     return 3;
   }
 

@@ -18,7 +18,7 @@ import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
+import org.nineveils.file.PictureReader;
 
 /** Many photos: from a folder into a folder, and a folder that is watched. */
 class FoldersIT {

@@ -18,7 +18,7 @@ import org.nineveils.app.base.undo.TestJournal;
 import org.nineveils.app.photo.render.Result;
 import org.nineveils.app.testing.Database;
 import org.nineveils.document.Json;
-import org.nineveils.picture.NamePattern;
+import org.nineveils.name.NamePattern;
 import org.nineveils.refusal.Refusal;
 import org.springframework.mock.env.MockEnvironment;
 
