@@ -52,7 +52,7 @@ public final class LeftPages implements AfterTestExecutionCallback, AfterAllCall
   }
 
   private static void close() {
-    LEFT.forEach(left -> left.page().context().close());
+    LEFT.forEach(left -> left.away().run());
     LEFT.clear();
   }
 }

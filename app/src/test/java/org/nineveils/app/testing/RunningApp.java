@@ -1,7 +1,10 @@
 package org.nineveils.app.testing;
 
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import java.io.File;
@@ -39,6 +42,7 @@ public final class RunningApp {
 
   private final Path data;
   private final ConfigurableApplicationContext context;
+  private BrowserContext session;
 
   private RunningApp(String demo, String... more) {
     this(temporary(), 0, demo, more);
@@ -94,6 +98,10 @@ public final class RunningApp {
   }
 
   public void close() {
+    if (session != null) {
+      session.close();
+      session = null;
+    }
     context.close();
   }
 
@@ -114,13 +122,18 @@ public final class RunningApp {
     return data;
   }
 
-  /** A page of 1280×800 in a browser context of its own; what goes wrong on it is collected. */
+  /**
+   * A page of 1280×800 that nobody has used; what goes wrong on it is collected. Scripts and styles
+   * that an earlier page of this instance has loaded are still known to the browser.
+   */
   public ObservedPage page() {
-    var session =
-        browser()
-            .newContext(
-                new Browser.NewContextOptions().setViewportSize(1280, 800).setBaseURL(url()));
-    Page page = session.newPage();
+    boolean isFree = session == null || session.pages().isEmpty();
+    BrowserContext of = isFree && session != null ? session : context();
+    session = isFree ? of : session;
+    Page page = of.newPage();
+    if (isFree) {
+      forget(page);
+    }
     List<String> faults = new ArrayList<>();
     page.onPageError(faults::add);
     page.onConsoleMessage(
@@ -129,11 +142,40 @@ public final class RunningApp {
             faults.add(m.text() + " at " + m.location());
           }
         });
-    return new ObservedPage(page, faults);
+    return new ObservedPage(page, faults, () -> put(of));
   }
 
-  /** A page and the script errors seen on it. */
-  public record ObservedPage(Page page, List<String> faults) implements AutoCloseable {
+  private BrowserContext context() {
+    return browser()
+        .newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setBaseURL(url()));
+  }
+
+  /** Whatever pages before it have stored. */
+  private void forget(Page page) {
+    JsonObject what = new JsonObject();
+    what.addProperty("origin", url());
+    what.addProperty("storageTypes", "cookies,local_storage,indexeddb");
+    CDPSession told = page.context().newCDPSession(page);
+    told.send("Storage.clearDataForOrigin", what);
+    told.detach();
+  }
+
+  /** Closes all pages of a context, and the context too where it is not the one that stays. */
+  private void put(BrowserContext of) {
+    if (of == session) {
+      List.copyOf(of.pages()).forEach(Page::close);
+    } else {
+      of.close();
+    }
+  }
+
+  /**
+   * A page and the script errors seen on it.
+   *
+   * @param away puts it away, with pages that were opened beside it
+   */
+  public record ObservedPage(Page page, List<String> faults, Runnable away)
+      implements AutoCloseable {
     /** Put away once the test has ended, so that one that failed can still be looked at. */
     @Override
     public void close() {
