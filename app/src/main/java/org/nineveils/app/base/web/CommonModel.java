@@ -3,7 +3,7 @@ package org.nineveils.app.base.web;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Map;
-import org.nineveils.picture.PictureReader;
+import org.nineveils.file.PictureReader;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
@@ -17,9 +17,17 @@ class CommonModel {
           "stall", SitePage.of(SitePage.Head.STALL));
 
   private final Password password;
+  private final KeptFiles kept;
 
-  CommonModel(Password password) {
+  CommonModel(Password password, KeptFiles kept) {
     this.password = password;
+    this.kept = kept;
+  }
+
+  /** What stands before the addresses of scripts and styles. */
+  @ModelAttribute("kept")
+  String kept() {
+    return kept.address();
   }
 
   /** Whether there is a log-in, and so a log-out. */

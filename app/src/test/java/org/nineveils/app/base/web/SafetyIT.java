@@ -10,6 +10,8 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.nineveils.app.testing.Http;
 import org.nineveils.app.testing.RunningApp;
@@ -149,6 +151,27 @@ class SafetyIT {
       assertThat(http.get(path).statusCode()).as(path).isEqualTo(200);
     }
     assertThat(http.get("/css/nine-veils.css").body()).doesNotContain("url(http");
+  }
+
+  @Test
+  void aBrowserKeepsScriptsAndStylesForAsLongAsNothingInThemChanges() throws Exception {
+    String page = http.get("/kits").body();
+    Matcher kept = Pattern.compile("(/kept/[0-9a-f]+)/js/base/web/page.js").matcher(page);
+    assertThat(kept.find()).isTrue();
+    var script = http.get(kept.group());
+    assertThat(script.headers().firstValue("Cache-Control").orElse(""))
+        .contains("max-age=31536000", "immutable");
+    assertThat(script.body()).isEqualTo(http.get("/js/base/web/page.js").body());
+    assertThat(http.get("/kept/000000000000/js/base/web/page.js").statusCode())
+        .as("under the address of other contents")
+        .isEqualTo(404);
+    try (var files = java.nio.file.Files.walk(java.nio.file.Path.of("src/main/resources"))) {
+      for (var file : files.filter(f -> f.toString().endsWith(".html")).toList()) {
+        if (!file.toString().matches(".*/(fault|log-in)\\.html")) { // stand when all else falls
+          assertThat(file).content().doesNotContain("\"/js/", "\"/css/");
+        }
+      }
+    }
   }
 
   /** POST /%6Cog-in passed the throttle, which compared the address as it was written. */
