@@ -16,11 +16,13 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.nineveils.blend.BlendMode;
 import org.nineveils.catalogue.Kinds;
+import org.nineveils.file.PictureReader;
+import org.nineveils.kit.MakersOwn;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.mask.Mask;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
 import org.nineveils.release.KitFile;
 import org.nineveils.release.KitFiles;
 import org.nineveils.release.Release;
@@ -32,7 +34,6 @@ import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
-import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
@@ -199,7 +200,7 @@ class MainTest {
   }
 
   private Path kits(Effect effect) throws IOException {
-    var part = new KitFile.EffectPart("Milk", effect, List.of(), false, Optional.empty(), "");
+    var part = new KitFile.EffectPart("Milk", effect, MakersOwn.NONE, "");
     var section =
         new KitFile.SectionPart(
             1, "Looks", StackingRule.ONE_AT_A_TIME, List.of(), Optional.empty(), List.of(part));

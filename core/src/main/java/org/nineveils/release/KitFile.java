@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.nineveils.kit.Against;
+import org.nineveils.kit.MakersOwn;
 import org.nineveils.kit.Mark;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.veil.Effect;
@@ -56,17 +57,7 @@ public record KitFile(List<KitPart> kits, List<SwatchPart> swatches, Map<String,
    *
    * @param variantOf name of the effect of the kit that it came from; empty where it came from none
    */
-  public record EffectPart(
-      String name,
-      Effect effect,
-      List<String> tags,
-      boolean favourite,
-      Optional<Mark> mark,
-      String variantOf) {
-    public EffectPart {
-      tags = List.copyOf(tags);
-    }
-  }
+  public record EffectPart(String name, Effect effect, MakersOwn own, String variantOf) {}
 
   /** A swatch under the mark of its maker. */
   public record SwatchPart(String mark, String name, Veil veil) {}
@@ -98,7 +89,7 @@ public record KitFile(List<KitPart> kits, List<SwatchPart> swatches, Map<String,
         s.against(),
         Optional.empty(),
         s.effects().stream()
-            .map(e -> new EffectPart(e.name(), e.effect(), List.of(), false, Optional.empty(), ""))
+            .map(e -> new EffectPart(e.name(), e.effect(), MakersOwn.NONE, ""))
             .toList());
   }
 }

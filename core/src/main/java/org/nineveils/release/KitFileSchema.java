@@ -4,7 +4,6 @@ import static org.nineveils.release.FormatSchema.document;
 import static org.nineveils.release.FormatSchema.kit;
 import static org.nineveils.release.FormatSchema.listOf;
 import static org.nineveils.release.FormatSchema.object;
-import static org.nineveils.release.FormatSchema.oneOf;
 import static org.nineveils.release.FormatSchema.path;
 import static org.nineveils.release.FormatSchema.section;
 import static org.nineveils.release.FormatSchema.text;
@@ -13,11 +12,8 @@ import static org.nineveils.release.FormatSchema.words;
 
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Mark;
-import org.nineveils.kit.Names;
-import org.nineveils.veil.Effect;
+import org.nineveils.name.Names;
 
 /** JSON Schema (draft 2020-12) of the manifest of a kit file; effects are as in a release. */
 public final class KitFileSchema {
@@ -25,20 +21,12 @@ public final class KitFileSchema {
 
   /** Schema of the manifest of a kit file. */
   public static String manifest() {
-    Object mark =
-        oneOf(Stream.concat(Stream.of(""), Stream.of(Mark.values()).map(Mark::id)).toList());
-    Object effect =
-        object(
-            Json.object(
-                "name", text(1, Names.MAX),
-                "file", path("^effects/.+\\.json$"),
-                "tags", listOf(text(1, Effect.MAX_TAG), 0, Effect.MAX_TAGS),
-                "favourite", Json.object("type", "boolean"),
-                "mark", mark,
-                "variantOf", text(0, Names.MAX)),
-            List.of("name", "file", "tags", "favourite", "mark", "variantOf"));
-    Map<String, Object> section = section(effect);
-    fields(section).put("mark", mark);
+    Map<String, Object> effect =
+        Json.object("name", text(1, Names.MAX), "file", path("^effects/.+\\.json$"));
+    effect.putAll(OwnJson.schema());
+    effect.put("variantOf", text(0, Names.MAX));
+    Map<String, Object> section = section(object(effect, List.copyOf(effect.keySet())));
+    fields(section).put("mark", OwnJson.mark());
     Object swatch =
         object(
             Json.object(

@@ -8,10 +8,10 @@ import java.util.Map;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
+import org.nineveils.file.PictureReader;
 import org.nineveils.kit.Mark;
-import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
-import org.nineveils.picture.PictureReader;
+import org.nineveils.name.Names;
 import org.nineveils.refusal.Outside;
 
 /**
@@ -75,14 +75,10 @@ public final class KitFiles {
               effects.size() + 1,
               Names.slug(effect.name()));
       files.put(path, Packing.text(Json.writePretty(EffectJson.format(effect.effect()))));
-      effects.add(
-          Json.object(
-              "name", effect.name(),
-              "file", path,
-              "tags", effect.tags(),
-              "favourite", effect.favourite(),
-              "mark", effect.mark().map(Mark::id).orElse(""),
-              "variantOf", effect.variantOf()));
+      Map<String, Object> part = Json.object("name", effect.name(), "file", path);
+      part.putAll(OwnJson.write(effect.own()));
+      part.put("variantOf", effect.variantOf());
+      effects.add(part);
     }
     Map<String, Object> entry =
         Json.object(
@@ -175,15 +171,15 @@ public final class KitFiles {
     }
 
     private KitFile.EffectPart effect(Fields f) {
-      f.only("name", "file", "tags", "favourite", "mark", "variantOf");
+      List<String> known = new ArrayList<>(List.of("name", "file", "variantOf"));
+      known.addAll(OwnJson.names());
+      f.only(known.toArray(new String[0]));
       return f.build(
           () ->
               new KitFile.EffectPart(
                   Names.check("An effect", f.text("name")),
                   EffectJson.parse(packed.json(f.text("file"))),
-                  f.texts("tags"),
-                  f.flag("favourite", false),
-                  Mark.ofId(f.text("mark")),
+                  OwnJson.read(f),
                   f.text("variantOf")));
     }
 

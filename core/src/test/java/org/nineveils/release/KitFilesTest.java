@@ -10,15 +10,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.nineveils.blend.BlendMode;
 import org.nineveils.catalogue.Kinds;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.kit.Against;
+import org.nineveils.kit.MakersOwn;
 import org.nineveils.kit.Mark;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.mask.Mask;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
@@ -44,10 +45,12 @@ class KitFilesTest {
             List.of("newborn"));
     KitFile.EffectPart first =
         new KitFile.EffectPart(
-            "Lift", effect, List.of("window light"), true, Optional.of(Mark.AGAIN), "");
+            "Lift",
+            effect,
+            new MakersOwn(List.of("window light"), true, Optional.of(Mark.AGAIN)),
+            "");
     KitFile.EffectPart second =
-        new KitFile.EffectPart(
-            "Lift less", Effect.empty(), List.of(), false, Optional.empty(), "Lift");
+        new KitFile.EffectPart("Lift less", Effect.empty(), MakersOwn.NONE, "Lift");
     KitFile.SectionPart looks =
         new KitFile.SectionPart(
             1,
@@ -111,8 +114,7 @@ class KitFilesTest {
     Veil veil =
         new Veil("p", "Linen", kind, values, BlendMode.MULTIPLY, 1, false, Mask.EVERYWHERE, "");
     KitFile.EffectPart part =
-        new KitFile.EffectPart(
-            "Linen", new Effect(List.of(veil), "", 1), List.of(), false, Optional.empty(), "");
+        new KitFile.EffectPart("Linen", new Effect(List.of(veil), "", 1), MakersOwn.NONE, "");
     KitFile.SectionPart section =
         new KitFile.SectionPart(
             1, "Paper", StackingRule.STACK_FREELY, List.of(), Optional.empty(), List.of(part));

@@ -9,9 +9,10 @@ import org.nineveils.app.base.undo.Journal;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Against;
+import org.nineveils.kit.MakersOwn;
 import org.nineveils.kit.Mark;
-import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.name.Names;
 import org.nineveils.release.KitFile;
 import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Service;
@@ -19,14 +20,13 @@ import org.springframework.stereotype.Service;
 /** Kits as parts of a kit file: given out, and taken in as kits of their own. */
 @Service
 public class Carried {
-  private static final String EFFECT = "effect";
   private static final String SECTION = "section";
 
   private final KitStore rows;
   private final EffectStore store;
   private final KitService kits;
   private final EffectService effects;
-  private final EffectTagStore tags;
+  private final OwnStore own;
   private final MarkStore marks;
   private final AgainstStore againstRows;
   private final WornRules rules;
@@ -37,7 +37,7 @@ public class Carried {
       EffectStore store,
       KitService kits,
       EffectService effects,
-      EffectTagStore tags,
+      OwnStore own,
       MarkStore marks,
       AgainstStore againstRows,
       WornRules rules,
@@ -46,7 +46,7 @@ public class Carried {
     this.store = store;
     this.kits = kits;
     this.effects = effects;
-    this.tags = tags;
+    this.own = own;
     this.marks = marks;
     this.againstRows = againstRows;
     this.rules = rules;
@@ -57,8 +57,7 @@ public class Carried {
   public KitFile.KitPart part(long kitId) {
     Rows.Kit kit = kits.kit(kitId);
     Map<Long, String> docs = effects.docs(kitId);
-    Map<Long, List<String>> tagged = tags.inKit(kitId);
-    Map<Long, Mark> marked = marks.inKit(EFFECT, kitId);
+    Map<Long, MakersOwn> noted = own.inKit(kitId);
     Map<Long, Mark> signs = marks.inKit(SECTION, kitId);
     Map<Long, List<Against>> against = rules.against(kitId);
     List<Rows.FilledSection> filled = kits.filled(kitId);
@@ -74,9 +73,7 @@ public class Carried {
                       new KitFile.EffectPart(
                           e.name(),
                           EffectJson.parse(Json.read(docs.get(e.id()), e.name())),
-                          tagged.getOrDefault(e.id(), List.of()),
-                          e.favourite(),
-                          Optional.ofNullable(marked.get(e.id())),
+                          noted.get(e.id()),
                           e.variantOf() == null ? "" : names.getOrDefault(e.variantOf(), "")))
               .toList();
       sections.add(
@@ -148,9 +145,7 @@ public class Carried {
   private long take(KitFile.EffectPart part, Rows.Section section) {
     Effect effect = part.effect();
     long id = effects.insert(section, part.name(), null, Json.write(EffectJson.format(effect)));
-    store.favour(id, part.favourite());
-    part.tags().forEach(tag -> tags.add(id, tag));
-    marks.put(EFFECT, id, part.mark());
+    own.put(id, part.own());
     return id;
   }
 

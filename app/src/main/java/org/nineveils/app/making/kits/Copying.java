@@ -8,14 +8,12 @@ import org.springframework.stereotype.Component;
 @Component
 class Copying {
   private final EffectService effects;
-  private final EffectStore store;
-  private final EffectTagStore tags;
+  private final OwnStore own;
   private final List<GoesAlong> along;
 
-  Copying(EffectService effects, EffectStore store, EffectTagStore tags, List<GoesAlong> along) {
+  Copying(EffectService effects, OwnStore own, List<GoesAlong> along) {
     this.effects = effects;
-    this.store = store;
-    this.tags = tags;
+    this.own = own;
     this.along = along;
   }
 
@@ -27,8 +25,7 @@ class Copying {
   long beside(Rows.Effect effect, Rows.Section section) {
     String name = effects.freeName(section.kitId(), effect.name());
     long id = effects.insert(section, name, effect.id(), effect.doc());
-    store.favour(id, effect.favourite());
-    tags.of(effect.id()).forEach(tag -> tags.add(id, tag));
+    own.put(id, own.of(effect));
     return id;
   }
 

@@ -31,6 +31,14 @@ class MarkStore {
     return out;
   }
 
+  Optional<Mark> of(String thing, long id) {
+    return db.sql("select mark from %1$s_mark where %1$s_id = ?".formatted(thing))
+        .param(id)
+        .query(String.class)
+        .optional()
+        .flatMap(Mark::ofId);
+  }
+
   private record Marked(long of, String mark) {}
 
   /** Marks a thing, or takes its mark off. */

@@ -22,7 +22,12 @@ public final class Rows {
       Long variantOf,
       String doc,
       int rev,
-      boolean favourite) {}
+      boolean favourite) {
+    /** The same as lists show it. */
+    public Head head() {
+      return new Head(id, kitId, sectionId, position, name, variantOf, rev, favourite);
+    }
+  }
 
   /** An effect as lists show it, without its document. */
   public record Head(

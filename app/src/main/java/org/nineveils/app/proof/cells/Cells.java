@@ -72,17 +72,7 @@ public class Cells {
   public Cell one(long effectId, long photoId) {
     Rows.Effect row = effects.get(effectId);
     Photo photo = photos.get(photoId);
-    Rows.Head head =
-        new Rows.Head(
-            row.id(),
-            row.kitId(),
-            row.sectionId(),
-            row.position(),
-            row.name(),
-            row.variantOf(),
-            row.rev(),
-            row.favourite());
-    Column column = new Column(head, effects.effect(row), Thumbnails.effectKey(row.doc()));
+    Column column = new Column(row.head(), effects.effect(row), Thumbnails.effectKey(row.doc()));
     return cell(
         column,
         photo,

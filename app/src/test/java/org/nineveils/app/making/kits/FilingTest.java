@@ -45,7 +45,8 @@ class FilingTest {
     effects = new EffectService(store, follows, kits, journal);
     EffectTagStore tagRows = new EffectTagStore(database.client());
     tags = new EffectTags(tagRows, effects, journal);
-    Copying copying = new Copying(effects, store, tagRows, List.of());
+    OwnStore own = new OwnStore(store, tagRows, new MarkStore(database.client()));
+    Copying copying = new Copying(effects, own, List.of());
     filing = new Filing(store, kits, effects, copying, journal);
     ShownStore shown = new ShownStore(database.client());
     shaping = new Shaping(rows, store, kits, effects, follows, shown, copying, journal);
