@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import org.flywaydb.core.api.migration.BaseJavaMigration;
 import org.flywaydb.core.api.migration.Context;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 
 /**
  * Fills in the keys by which names are compared, and makes them unique. Where two names that were

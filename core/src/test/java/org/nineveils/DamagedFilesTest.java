@@ -27,16 +27,16 @@ import org.nineveils.document.EffectJson;
 import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
+import org.nineveils.file.PictureException;
+import org.nineveils.file.PictureFormat;
+import org.nineveils.file.PictureReader;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.kit.Worn;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureException;
-import org.nineveils.picture.PictureFormat;
-import org.nineveils.picture.PictureReader;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Checksums;
 import org.nineveils.release.KitFile;
@@ -48,9 +48,9 @@ import org.nineveils.release.ReleaseWriter;
 import org.nineveils.release.signing.MakersKey;
 import org.nineveils.release.signing.SealedKey;
 import org.nineveils.release.signing.Signed;
+import org.nineveils.table.ClfFile;
+import org.nineveils.table.CubeFile;
 import org.nineveils.veil.Effect;
-import org.nineveils.veil.colour.ClfFile;
-import org.nineveils.veil.colour.CubeFile;
 
 /**
  * Files damaged in many ways, the same ways every time: whatever is read from outside is taken, or

@@ -3,6 +3,7 @@ package org.nineveils.benchmarks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.nineveils.blend.BlendMode;
 import org.nineveils.catalogue.Kinds;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
@@ -14,7 +15,6 @@ import org.nineveils.mask.Stroke;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Stack;
-import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Veil;
 import org.nineveils.veil.VeilKind;
 

@@ -12,7 +12,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.Locale;
 import org.nineveils.document.DocumentException;
-import org.nineveils.picture.PictureException;
+import org.nineveils.file.PictureException;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.ReleaseException;
 import picocli.CommandLine;

@@ -8,7 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.nineveils.document.DocumentException;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseReader;

@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.blend;
 
 /**
  * The separable blend modes, one loop each, without branches so that the JIT vectorises them. b is

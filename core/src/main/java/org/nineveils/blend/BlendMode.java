@@ -1,6 +1,7 @@
-package org.nineveils.veil;
+package org.nineveils.blend;
 
 import java.util.Locale;
+import org.nineveils.kernel.Band;
 import org.nineveils.setting.InvalidSetting;
 
 /**

@@ -1,4 +1,6 @@
-package org.nineveils.veil;
+package org.nineveils.blend;
+
+import org.nineveils.kernel.Band;
 
 /**
  * The four blend modes that look at a colour as a whole. Lum, Sat, SetLum, SetSat and ClipColor are

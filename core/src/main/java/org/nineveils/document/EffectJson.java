@@ -2,9 +2,9 @@ package org.nineveils.document;
 
 import java.util.List;
 import java.util.Map;
+import org.nineveils.blend.BlendMode;
 import org.nineveils.catalogue.Kinds;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;

@@ -1,7 +1,9 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.Strips;
 
 /**
  * Strips that are made while the one before is being written: an encoder works on one processor,

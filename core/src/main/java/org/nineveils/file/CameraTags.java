@@ -1,6 +1,6 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
-import org.nineveils.picture.data.PhotoData;
+import org.nineveils.file.data.PhotoData;
 
 /**
  * What a camera says of how its pixels are to be read. It is read within the bounds of {@link

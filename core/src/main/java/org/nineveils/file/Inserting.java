@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import java.io.FilterOutputStream;
 import java.io.IOException;

@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import java.nio.ByteBuffer;
 import java.util.Map;
@@ -7,6 +7,7 @@ import org.nineveils.colour.Bradford;
 import org.nineveils.colour.Chromaticity;
 import org.nineveils.colour.Matrix3;
 import org.nineveils.colour.Srgb;
+import org.nineveils.picture.Picture;
 
 /**
  * A colour space that a file names by numbers instead of carrying a profile: chromaticities of its

@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -75,7 +75,7 @@ public final class NewFile {
   }
 
   /** The same without links. */
-  static boolean isMoved(Path part, Path to) throws IOException {
+  public static boolean isMoved(Path part, Path to) throws IOException {
     try {
       Files.createFile(to);
     } catch (FileAlreadyExistsException e) {

@@ -1,4 +1,6 @@
-package org.nineveils.picture;
+package org.nineveils.file;
+
+import org.nineveils.picture.Picture;
 
 /**
  * Turns a picture upright by its EXIF orientation (Exif 2.32, tag 0x0112: 1 upright, 2 mirrored, 3

@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 /** A picture file that cannot be read or written; the message is a sentence for the user. */
 public class PictureException extends RuntimeException {

@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import java.util.Arrays;
 import java.util.Locale;

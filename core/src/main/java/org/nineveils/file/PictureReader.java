@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
@@ -15,7 +15,8 @@ import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
-import org.nineveils.picture.SampleReader.Decoded;
+import org.nineveils.file.SampleReader.Decoded;
+import org.nineveils.picture.Picture;
 import org.nineveils.refusal.InputLimits;
 import org.nineveils.refusal.Outside;
 

@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
@@ -22,8 +22,11 @@ import javax.imageio.plugins.tiff.TIFFTag;
 import javax.imageio.stream.FileCacheImageOutputStream;
 import javax.imageio.stream.ImageOutputStream;
 import javax.imageio.stream.MemoryCacheImageOutputStream;
-import org.nineveils.picture.data.PhotoData;
-import org.nineveils.picture.data.Pieces;
+import org.nineveils.file.data.PhotoData;
+import org.nineveils.file.data.Pieces;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.Quantise;
+import org.nineveils.picture.Strips;
 import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
 

@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;

@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import java.awt.Transparency;
 import java.awt.color.CMMException;
@@ -13,6 +13,8 @@ import java.awt.image.DataBuffer;
 import java.awt.image.IndexColorModel;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.Quantise;
 
 /**
  * Turns a decoded image of any layout into planar floats: integers of up to 16 bits by their own

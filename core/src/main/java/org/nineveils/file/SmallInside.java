@@ -1,10 +1,12 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Path;
-import org.nineveils.picture.data.PhotoData;
+import org.nineveils.file.data.PhotoData;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.Strips;
 
 /**
  * Strips on their way into a JPEG, watched for the small picture that goes inside it: each of its

@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import java.awt.Image;
 import java.awt.Point;
@@ -17,6 +17,9 @@ import java.awt.image.SampleModel;
 import java.awt.image.WritableRaster;
 import java.util.Vector;
 import java.util.stream.IntStream;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.Quantise;
+import org.nineveils.picture.Strips;
 
 /**
  * Strips as an image that the JDK's writers read: sRGB samples of 8 bits, dithered, or of 16. Of

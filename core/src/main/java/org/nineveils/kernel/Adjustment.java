@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.kernel;
 
 /** The maths of a veil with its settings fixed: pixel by pixel, or with a look around. */
 public sealed interface Adjustment permits Kernel, AreaKernel {

@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.kernel;
 
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;

@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.kernel;
 
 import org.nineveils.filter.Level;
 import org.nineveils.filter.Plane;

@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.kernel;
 
 import org.nineveils.filter.Columns;
 import org.nineveils.picture.Picture;

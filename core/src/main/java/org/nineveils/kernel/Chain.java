@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.kernel;
 
 import java.util.List;
 import java.util.stream.IntStream;

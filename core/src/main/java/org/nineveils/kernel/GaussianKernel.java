@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.kernel;
 
 import org.nineveils.filter.Gaussian;
 import org.nineveils.filter.Plane;

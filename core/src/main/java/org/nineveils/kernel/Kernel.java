@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.kernel;
 
 /**
  * The maths of a veil with its settings fixed. Works each pixel out by itself, from its colour and

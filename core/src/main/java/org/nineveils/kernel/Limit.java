@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.kernel;
 
 /** Cuts off what lies below black or above white. */
 public final class Limit {

@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.kernel;
 
 /**
  * A function of colour as a table of side³ colours with tetrahedral interpolation (as in

@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.kernel;
 
 /** Three bands of a thread's own, for stages that run over rows before the veil's kernel does. */
 public final class Scratch {

@@ -2,6 +2,7 @@ package org.nineveils.kit;
 
 import java.util.LinkedHashSet;
 import java.util.Set;
+import org.nineveils.name.Names;
 import org.nineveils.setting.Setting;
 import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.regex.Pattern;
+import org.nineveils.name.Names;
 
 /**
  * What is looked for in kits, as it was typed. Phrases such as “no note”, “has Soft”, “#evening”,

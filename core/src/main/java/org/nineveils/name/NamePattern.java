@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.name;
 
 import java.util.Locale;
 import java.util.Map;

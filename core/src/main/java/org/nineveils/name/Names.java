@@ -1,4 +1,4 @@
-package org.nineveils.kit;
+package org.nineveils.name;
 
 import java.text.Normalizer;
 import java.util.Locale;

@@ -58,7 +58,7 @@ public final class Quantise {
    * @param out receives a byte for each, from {@code at} on
    * @param step bytes from one to the next
    */
-  static void codes(
+  public static void codes(
       float[] values, int from, int n, float[] dither, float[] work, byte[] out, int at, int step) {
     System.arraycopy(values, from, work, 0, n);
     if (dither == null) {

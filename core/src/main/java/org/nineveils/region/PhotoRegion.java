@@ -1,9 +1,9 @@
 package org.nineveils.region;
 
 import java.util.Locale;
-import org.nineveils.kit.Names;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
+import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.setting.PictureSetting;
 

@@ -8,10 +8,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
-import org.nineveils.kit.Names;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Painter;
+import org.nineveils.name.Names;
 import org.nineveils.picture.Picture;
 import org.nineveils.refusal.Refusal;
 

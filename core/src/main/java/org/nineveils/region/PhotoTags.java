@@ -5,7 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 
 /** Tags of test photos: ready-made ones in groups, and the maker's own. Words of our own. */
 public final class PhotoTags {

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 
 /**
  * What a test wall holds and what it lacks: how many photos there are of each subject in each light

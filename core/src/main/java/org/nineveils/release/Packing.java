@@ -14,7 +14,7 @@ import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.nineveils.document.Json;
-import org.nineveils.picture.PictureFormat;
+import org.nineveils.file.PictureFormat;
 import org.nineveils.release.signing.MakersKey;
 import org.nineveils.release.signing.Signed;
 

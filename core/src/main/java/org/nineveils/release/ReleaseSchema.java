@@ -4,7 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.proof.Limits;
 import org.nineveils.proof.measure.Measure;
 import org.nineveils.proof.measure.Measures;

@@ -8,7 +8,7 @@ import java.util.Map;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.document.LimitsJson;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.proof.Limits;
 import org.nineveils.release.signing.MakersKey;
 

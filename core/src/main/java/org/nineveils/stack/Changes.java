@@ -69,7 +69,7 @@ record Changes(List<Area> boxes, int inserted) {
 
   /** A brush-on veil is no item until something is painted. */
   private static boolean isFirstPaint(Item item) {
-    return !item.closes() && item.mask().cover() == Cover.BRUSH_ON && !item.opens();
+    return item instanceof VeilItem && item.mask().cover() == Cover.BRUSH_ON && !item.opens();
   }
 
   /** Strokes from the first one on that differs, of both. */

@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.function.Supplier;
 import org.nineveils.colour.Ciede2000;
 import org.nineveils.colour.Lab;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Kernel;
+import org.nineveils.kernel.ToneTable;
 import org.nineveils.picture.Picture;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Kernel;
-import org.nineveils.veil.ToneTable;
 
 /**
  * Many veils that make each colour from that colour alone, as one quick kernel: those at the
@@ -51,13 +51,13 @@ final class ColourRun implements Kernel {
    *
    * @param items the veils, each everywhere and a function of colour
    */
-  static ColourRun of(List<PreparedItem> items) {
+  static ColourRun of(List<PreparedVeil> items) {
     List<Step> steps = new ArrayList<>();
     List<Boolean> perChannel = new ArrayList<>();
-    for (PreparedItem p : items) {
-      Item item = p.item();
+    for (PreparedVeil p : items) {
+      VeilItem item = p.item();
       Kernel kernel = (Kernel) p.adjustment();
-      steps.add(Step.veil(kernel, item.blend(), item.opacity(), null, false));
+      steps.add(VeilStep.everywhere(kernel, item.blend(), item.opacity()));
       perChannel.add(item.isPerChannel());
     }
     int lead = 0;

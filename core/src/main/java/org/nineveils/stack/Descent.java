@@ -123,7 +123,7 @@ final class Descent implements Strips {
           since[kept] = Math.min(since[kept], own);
         }
       }
-      if (leg.items().stream().anyMatch(p -> p.item().closes())) {
+      if (leg.items().stream().anyMatch(p -> p.item() instanceof EndItem)) {
         kept = -1;
       }
     }

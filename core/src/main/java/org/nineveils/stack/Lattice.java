@@ -2,9 +2,9 @@ package org.nineveils.stack;
 
 import java.util.List;
 import java.util.stream.IntStream;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Kernel;
-import org.nineveils.veil.NodeTable;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Kernel;
+import org.nineveils.kernel.NodeTable;
 
 /**
  * Veils that make each colour from that colour alone, worked out once as a table of 33³ colours.

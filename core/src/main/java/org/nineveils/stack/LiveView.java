@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.NavigableMap;
 import java.util.TreeMap;
 import java.util.function.LongSupplier;
+import org.nineveils.kernel.Frame;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
-import org.nineveils.veil.Frame;
 
 /**
  * One view of a photo whose stack is changed again and again: only what is new is worked out.

@@ -3,8 +3,8 @@ package org.nineveils.stack;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import org.nineveils.kernel.Frame;
 import org.nineveils.picture.Area;
-import org.nineveils.veil.Frame;
 
 /**
  * The way through a stack: where it is cut into legs, and how much of the picture each leg makes.
@@ -52,7 +52,7 @@ final class Plan {
     boolean cut = items.get(opening).looksAround();
     for (int i = opening + 1; i < items.size(); i++) {
       cut |= begins[i];
-      if (items.get(i).item().closes()) {
+      if (items.get(i).item() instanceof EndItem) {
         break;
       }
     }

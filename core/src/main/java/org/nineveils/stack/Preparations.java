@@ -2,11 +2,11 @@ package org.nineveils.stack;
 
 import java.util.List;
 import java.util.function.Supplier;
+import org.nineveils.kernel.Adjustment;
+import org.nineveils.kernel.Frame;
 import org.nineveils.picture.PictureShelf;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Adjustment;
 import org.nineveils.veil.Editions;
-import org.nineveils.veil.Frame;
 import org.nineveils.veil.VeilKind;
 
 /**
@@ -18,7 +18,7 @@ public final class Preparations {
 
   private record Key(VeilKind kind, SettingValues settings, Frame frame, int edition) {}
 
-  private record Run(List<Item> veils, PictureShelf shelf) {}
+  private record Run(List<VeilItem> veils, PictureShelf shelf) {}
 
   private final Keep<Object, Adjustment> kept;
 
@@ -33,7 +33,7 @@ public final class Preparations {
   }
 
   /** The maths of a veil for a size of picture. */
-  Adjustment prepare(Item veil, Frame frame) {
+  Adjustment prepare(VeilItem veil, Frame frame) {
     VeilKind kind = veil.kind();
     SettingValues settings = veil.settings();
     int edition = veil.edition();
@@ -46,8 +46,8 @@ public final class Preparations {
    * The quick way through veils that make each colour from that colour alone, which serves pictures
    * of every size.
    */
-  ColourRun colourRun(List<PreparedItem> items, PictureShelf shelf) {
-    List<Item> veils = items.stream().map(PreparedItem::item).toList();
+  ColourRun colourRun(List<PreparedVeil> items, PictureShelf shelf) {
+    List<VeilItem> veils = items.stream().map(PreparedVeil::item).toList();
     return (ColourRun) kept(new Run(veils, shelf), () -> ColourRun.of(items));
   }
 

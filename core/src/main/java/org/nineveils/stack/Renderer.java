@@ -1,6 +1,6 @@
 package org.nineveils.stack;
 
-import org.nineveils.picture.Ahead;
+import org.nineveils.file.Ahead;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Strips;

@@ -4,19 +4,19 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
+import org.nineveils.blend.BlendMode;
 import org.nineveils.filter.Level;
 import org.nineveils.filter.Plane;
 import org.nineveils.filter.Stretched;
+import org.nineveils.kernel.AreaKernel;
+import org.nineveils.kernel.Around;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.mask.Coverage;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.CloseUp;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
-import org.nineveils.veil.AreaKernel;
-import org.nineveils.veil.Around;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.BlendMode;
-import org.nineveils.veil.Kernel;
 
 /** One way through a stack, leg by leg. */
 final class Run {
@@ -129,7 +129,7 @@ final class Run {
   /** The state after a leg that has made a part. */
   State state(Leg leg, State before, Part made) {
     Part kept = leg.keeps() ? before.now() : before.kept();
-    boolean open = kept != null && leg.items().stream().noneMatch(i -> i.item().closes());
+    boolean open = kept != null && leg.items().stream().noneMatch(i -> i.item() instanceof EndItem);
     return new State(made, open ? kept : null);
   }
 
@@ -177,19 +177,21 @@ final class Run {
       Item item = own.get(i).item();
       boolean opens = item.opens() && !(i == 0 && leg.keeps());
       inBand |= opens;
-      if (item.closes()) {
-        steps.add(Step.endOfBundle(item.opacity(), mask(item, leg.area()), inBand ? null : kept));
+      if (!(own.get(i) instanceof PreparedVeil veil)) {
+        steps.add(
+            new EndStep((float) item.opacity(), mask(item, leg.area()), inBand ? null : kept));
         inBand = false;
         continue;
       }
       int alike = manner.quick() ? quickRun(own, i) : 0;
       Kernel quick = alike == 0 ? null : quick(leg, i, alike, () -> met(in, steps, leg.area()));
       if (quick != null) {
-        steps.add(Step.veil(quick, BlendMode.NORMAL, 1, null, opens));
+        steps.add(new VeilStep(quick, BlendMode.NORMAL, 1, null, opens));
         i += alike - 1;
       } else {
-        Kernel kernel = kernel(own.get(i), leg.index() + i, in, leg.area());
-        steps.add(Step.veil(kernel, item.blend(), item.opacity(), mask(item, leg.area()), opens));
+        Kernel kernel = kernel(veil, leg.index() + i, in, leg.area());
+        Coverage mask = mask(item, leg.area());
+        steps.add(new VeilStep(kernel, veil.item().blend(), (float) item.opacity(), mask, opens));
       }
     }
     return steps;
@@ -200,7 +202,7 @@ final class Run {
     return bench
         .colourRun(
             items.subList(0, leg.index() + from + alike),
-            leg.items().subList(from, from + alike),
+            leg.items().subList(from, from + alike).stream().map(PreparedVeil.class::cast).toList(),
             met)
         .orElse(null);
   }
@@ -246,7 +248,7 @@ final class Run {
     return perChannel >= ColourRun.FEWEST_PER_CHANNEL ? perChannel : 0;
   }
 
-  private Kernel kernel(PreparedItem prepared, int index, Part in, Area area) {
+  private Kernel kernel(PreparedVeil prepared, int index, Part in, Area area) {
     if (prepared.adjustment() instanceof AreaKernel k) {
       return k.over(seen(in, k.needs(area, source.area())), area, around(index));
     }

@@ -1,7 +1,7 @@
 package org.nineveils.stack;
 
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Kernel;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Kernel;
 
 /**
  * A kernel of a whole photo that runs over a part of it, which counts its pixels from its own

@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import org.nineveils.kernel.Adjustment;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.picture.CloseUp;
 import org.nineveils.picture.Picture;
-import org.nineveils.veil.Adjustment;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.Kernel;
 
 /**
  * Items made ready for one photo at one size, and which quick ways were found near enough on it.
@@ -65,7 +65,7 @@ final class Workbench {
    * @param met colours that it runs over
    * @return nothing where it would stray too far
    */
-  Optional<Kernel> colourRun(List<Item> upTo, List<PreparedItem> items, Supplier<Picture> met) {
+  Optional<Kernel> colourRun(List<Item> upTo, List<PreparedVeil> items, Supplier<Picture> met) {
     ColourRun run = preparations.colourRun(items, frame.shelf());
     if (near.size() > MOST_RUNS) {
       near.clear();
@@ -79,11 +79,13 @@ final class Workbench {
 
   /** An item with its maths; the end of a bundle has none. */
   PreparedItem prepare(Item item) {
-    return new PreparedItem(item, item.closes() ? null : adjustment(item));
+    return item instanceof VeilItem veil
+        ? new PreparedVeil(veil, adjustment(veil))
+        : new PreparedEnd((EndItem) item);
   }
 
   /** Veils that look around see the picture that is rendered, the others know their place. */
-  private Adjustment adjustment(Item item) {
+  private Adjustment adjustment(VeilItem item) {
     Adjustment made = preparations.prepare(item, photo);
     if (frame.equals(photo)) {
       return made;

@@ -1,6 +1,6 @@
 package org.nineveils.stack;
 
-import org.nineveils.veil.Band;
+import org.nineveils.kernel.Band;
 
 /** The bands of one thread; they trade places rather than being copied. */
 final class Workspace {

@@ -1,8 +1,8 @@
-package org.nineveils.veil.colour;
+package org.nineveils.table;
 
 import java.util.Locale;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.NodeTable;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.NodeTable;
 
 /** Curves and tables of Common LUT Format files. */
 final class ClfTables {

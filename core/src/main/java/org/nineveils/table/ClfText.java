@@ -1,4 +1,4 @@
-package org.nineveils.release.table;
+package org.nineveils.table;
 
 import java.util.Locale;
 import org.nineveils.picture.Picture;
@@ -8,7 +8,7 @@ import org.nineveils.picture.Picture;
  * so that what lifts or closes blacks holds. Source: ASC/AMPAS S-2014-006, Common LUT Format: a
  * LUT1D and a LUT3D in a ProcessList; in a LUT3D blue runs fastest. From memory of version 3.
  */
-final class ClfText {
+public final class ClfText {
   /** Entries of the curve. */
   private static final int CURVE = 1024;
 
@@ -16,7 +16,7 @@ final class ClfText {
    * Nodes lie at this power of even steps: four times as fine at black, two fifths coarser at
    * white.
    */
-  static final double BEND = 1.4;
+  public static final double BEND = 1.4;
 
   private ClfText() {}
 
@@ -26,7 +26,7 @@ final class ClfText {
    * @param table side² × side pixels, red running fastest, its nodes at the {@link #BEND}-th power
    *     of even steps
    */
-  static String write(Picture table, int side, String name) {
+  public static String write(Picture table, int side, String name) {
     StringBuilder out = new StringBuilder(table.r().length * 30);
     String id = Integer.toHexString(name.hashCode());
     out.append("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n")

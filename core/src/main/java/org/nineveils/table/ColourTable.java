@@ -1,11 +1,11 @@
-package org.nineveils.veil.colour;
+package org.nineveils.table;
 
 import java.util.Locale;
 import java.util.Optional;
+import org.nineveils.kernel.NodeTable;
 import org.nineveils.picture.Picture;
 import org.nineveils.refusal.InputLimits;
 import org.nineveils.refusal.Refusal;
-import org.nineveils.veil.NodeTable;
 
 /**
  * A colour table from elsewhere, kept as a picture: its pixels, row by row, are the entries, red
@@ -28,7 +28,7 @@ public final class ColourTable {
   }
 
   /** The table that a picture is; empty where it is none. */
-  static Optional<NodeTable> of(Picture picture) {
+  public static Optional<NodeTable> of(Picture picture) {
     return side(picture).map(side -> new NodeTable(side, nodes(picture, side)));
   }
 

@@ -1,4 +1,4 @@
-package org.nineveils.veil.colour;
+package org.nineveils.table;
 
 import java.util.List;
 import java.util.Locale;

@@ -1,4 +1,4 @@
-package org.nineveils.release.table;
+package org.nineveils.table;
 
 import java.util.Locale;
 import org.nineveils.picture.Picture;
@@ -7,7 +7,7 @@ import org.nineveils.picture.Picture;
  * Tables as text with the ending .cube: a title, the size, then one line an entry, red running
  * fastest. Source: Cube LUT Specification, version 1.0.
  */
-final class CubeText {
+public final class CubeText {
   /** Most characters of a title: the specification's 250 for a line, less its keyword. */
   private static final int TITLE = 200;
 
@@ -18,7 +18,7 @@ final class CubeText {
    *
    * @param table side² × side pixels, red running fastest
    */
-  static String write(Picture table, int side, String name) {
+  public static String write(Picture table, int side, String name) {
     StringBuilder out = new StringBuilder(table.r().length * 30);
     String title = name.replaceAll("[\"\\p{Cntrl}]", "'");
     out.append("TITLE \"").append(title, 0, Math.min(TITLE, title.length())).append("\"\n");

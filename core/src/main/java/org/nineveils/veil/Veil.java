@@ -3,6 +3,7 @@ package org.nineveils.veil;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.nineveils.blend.BlendMode;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.RuleNumber;
 import org.nineveils.refusal.Seen;

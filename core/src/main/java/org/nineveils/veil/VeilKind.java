@@ -2,6 +2,8 @@ package org.nineveils.veil;
 
 import java.util.List;
 import java.util.Map;
+import org.nineveils.kernel.Adjustment;
+import org.nineveils.kernel.Frame;
 import org.nineveils.setting.Handle;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;

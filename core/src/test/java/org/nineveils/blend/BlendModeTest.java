@@ -1,4 +1,4 @@
-package org.nineveils.veil;
+package org.nineveils.blend;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -8,6 +8,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.nineveils.kernel.Band;
 import org.nineveils.setting.InvalidSetting;
 import org.nineveils.testing.CheckValues;
 

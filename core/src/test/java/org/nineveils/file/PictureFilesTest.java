@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -25,7 +25,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.colour.Srgb;
-import org.nineveils.picture.data.PhotoData;
+import org.nineveils.file.data.PhotoData;
+import org.nineveils.picture.Picture;
+import org.nineveils.picture.Quantise;
+import org.nineveils.picture.Scaling;
+import org.nineveils.picture.Strips;
 import org.nineveils.testing.InStrips;
 import org.nineveils.testing.Pictures;
 

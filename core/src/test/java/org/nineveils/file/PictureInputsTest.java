@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.file;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -25,6 +25,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.colour.Ciede2000;
 import org.nineveils.colour.Lab;
 import org.nineveils.colour.Srgb;
+import org.nineveils.picture.Picture;
 import org.nineveils.testing.Tiffs;
 
 /** Depths, colour spaces, transparency and formats that come from elsewhere. */

@@ -16,6 +16,7 @@ import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
+import org.nineveils.name.Names;
 import org.nineveils.picture.Picture;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Renderer;

@@ -6,8 +6,8 @@ import java.nio.file.Path;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.nineveils.colour.Srgb;
+import org.nineveils.file.PictureReader;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.Scaling;
 import org.nineveils.region.Grey;
 

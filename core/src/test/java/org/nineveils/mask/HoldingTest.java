@@ -11,9 +11,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
+import org.nineveils.file.PictureReader;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.Scaling;
 import org.nineveils.testing.Pictures;
 

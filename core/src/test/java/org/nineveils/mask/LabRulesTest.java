@@ -13,8 +13,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.colour.Lab;
 import org.nineveils.colour.LabLoops;
+import org.nineveils.file.PictureReader;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.Scaling;
 import org.nineveils.testing.Pictures;
 

@@ -12,8 +12,8 @@ import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.nineveils.file.PictureReader;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.Scaling;
 import org.nineveils.testing.Pictures;
 

@@ -1,4 +1,4 @@
-package org.nineveils.picture;
+package org.nineveils.name;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.nineveils.file.NewFile;
 import org.nineveils.refusal.Refusal;
 
 class NamePatternTest {

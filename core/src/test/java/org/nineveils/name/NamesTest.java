@@ -1,4 +1,4 @@
-package org.nineveils.kit;
+package org.nineveils.name;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

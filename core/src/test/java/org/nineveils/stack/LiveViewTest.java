@@ -9,13 +9,13 @@ import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
+import org.nineveils.blend.BlendMode;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 import org.nineveils.testing.Pictures;
-import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Veil;
 
 class LiveViewTest {

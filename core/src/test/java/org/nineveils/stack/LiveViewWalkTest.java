@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.nineveils.blend.BlendMode;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
@@ -16,7 +17,6 @@ import org.nineveils.mask.Pressure;
 import org.nineveils.mask.Stroke;
 import org.nineveils.picture.Picture;
 import org.nineveils.testing.Pictures;
-import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Veil;
 
 /**

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
+import org.nineveils.blend.BlendMode;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
@@ -19,7 +20,6 @@ import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Strips;
 import org.nineveils.testing.Pictures;
-import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Veil;
 
 class RendererTest {

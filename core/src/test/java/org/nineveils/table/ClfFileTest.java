@@ -1,4 +1,4 @@
-package org.nineveils.veil.colour;
+package org.nineveils.table;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

@@ -13,6 +13,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.IntRange;
+import org.nineveils.blend.BlendMode;
 import org.nineveils.catalogue.Kinds;
 import org.nineveils.mask.Cover;
 import org.nineveils.mask.Mask;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.nineveils.kernel.ToneTable;
 import org.nineveils.testing.Pictures;
 
 class SeenWordsTest {

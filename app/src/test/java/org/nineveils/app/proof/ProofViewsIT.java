@@ -16,8 +16,8 @@ import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.picture.Picture;
 import org.nineveils.file.PictureReader;
+import org.nineveils.picture.Picture;
 
 /** Look-alikes, pairs, sweeps and what has changed, on a kit of its own. */
 class ProofViewsIT {

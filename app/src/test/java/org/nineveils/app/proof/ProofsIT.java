@@ -13,8 +13,8 @@ import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.picture.Picture;
 import org.nineveils.file.PictureReader;
+import org.nineveils.picture.Picture;
 
 class ProofsIT {
   private static final Http HTTP = new Http(RunningApp.demo());

@@ -20,8 +20,8 @@ import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.SmallDisk;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.picture.Picture;
 import org.nineveils.file.PictureWriter;
+import org.nineveils.picture.Picture;
 
 /**
  * Load and faults, bounded: kill -9, thousands of edits, renders, strokes, tabs, large exports,

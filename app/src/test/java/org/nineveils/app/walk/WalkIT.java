@@ -18,8 +18,8 @@ import org.junit.jupiter.api.io.TempDir;
 import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
 import org.nineveils.cli.Main;
-import org.nineveils.picture.Picture;
 import org.nineveils.file.PictureReader;
+import org.nineveils.picture.Picture;
 
 /** The whole job in one go, from an empty application to a photographer's picture. */
 class WalkIT {

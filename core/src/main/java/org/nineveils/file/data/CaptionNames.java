@@ -1,4 +1,4 @@
-package org.nineveils.picture.data;
+package org.nineveils.file.data;
 
 /**
  * Captions of IPTC-IIM 4.2 (record 2) and the XMP properties that say the same, by the IPTC Photo

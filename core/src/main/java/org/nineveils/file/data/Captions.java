@@ -1,4 +1,4 @@
-package org.nineveils.picture.data;
+package org.nineveils.file.data;
 
 import static java.nio.charset.StandardCharsets.ISO_8859_1;
 import static java.nio.charset.StandardCharsets.UTF_8;

@@ -1,4 +1,4 @@
-package org.nineveils.picture.data;
+package org.nineveils.file.data;
 
 import java.nio.BufferUnderflowException;
 import java.nio.ByteBuffer;

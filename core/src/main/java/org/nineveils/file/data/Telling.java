@@ -1,4 +1,4 @@
-package org.nineveils.picture.data;
+package org.nineveils.file.data;
 
 import java.util.Locale;
 import java.util.Set;

@@ -1,4 +1,4 @@
-package org.nineveils.picture.data;
+package org.nineveils.file.data;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;

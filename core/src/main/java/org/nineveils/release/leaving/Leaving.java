@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.nineveils.kit.EffectFacts;
-import org.nineveils.kit.Names;
 import org.nineveils.kit.Readiness;
+import org.nineveils.name.Names;
 
 /**
  * A release about to leave, as far as it has to be known to let it.

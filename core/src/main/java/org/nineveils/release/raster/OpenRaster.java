@@ -8,20 +8,20 @@ import java.util.Locale;
 import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.nineveils.blend.BlendMode;
+import org.nineveils.file.PictureFormat;
+import org.nineveils.file.PictureWriter;
+import org.nineveils.kernel.Band;
 import org.nineveils.mask.Mask;
 import org.nineveils.mask.Paint;
 import org.nineveils.mask.Painter;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.PictureShelf;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Scaling;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Veil;
 
 /**

@@ -3,7 +3,7 @@ package org.nineveils.release.since;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 
 /**
  * Which version a release is at least: the last number counts on where everything looks as before,

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.release.Release;
 
 /** Kits that have another name than in the release before: told by the effects that they share. */

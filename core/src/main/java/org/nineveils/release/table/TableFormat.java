@@ -2,10 +2,12 @@ package org.nineveils.release.table;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureShelf;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.table.ClfText;
+import org.nineveils.table.CubeText;
 import org.nineveils.veil.Effect;
 
 /** The open formats that a table can be written in. */
@@ -85,7 +87,7 @@ public enum TableFormat {
         switch (this) {
           case SQUARE -> PictureWriter.png16(Lattices.square(table, LEVEL));
           case CLF -> text(ClfText.write(table, side, name));
-          default -> text(CubeText.write(table, side, name));
+          case CUBE_17, CUBE_33, CUBE_65 -> text(CubeText.write(table, side, name));
         });
   }
 

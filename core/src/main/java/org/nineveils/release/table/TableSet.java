@@ -11,7 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureShelf;
 import org.nineveils.release.Release;

@@ -4,8 +4,8 @@ import org.nineveils.picture.Picture;
 
 /**
  * A table read as other programs read it: tetrahedral interpolation, plainly, value by value, apart
- * from the engine's own {@link org.nineveils.veil.NodeTable}. The six tetrahedra share the diagonal
- * of grey.
+ * from the engine's own {@link org.nineveils.kernel.NodeTable}. The six tetrahedra share the
+ * diagonal of grey.
  */
 final class Tetrahedra {
   private Tetrahedra() {}

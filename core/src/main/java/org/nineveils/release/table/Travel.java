@@ -2,12 +2,12 @@ package org.nineveils.release.table;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.nineveils.blend.BlendMode;
+import org.nineveils.kernel.AreaKernel;
+import org.nineveils.kernel.Frame;
 import org.nineveils.mask.Cover;
 import org.nineveils.picture.PictureShelf;
-import org.nineveils.veil.AreaKernel;
-import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Effect;
-import org.nineveils.veil.Frame;
 import org.nineveils.veil.Veil;
 
 /**

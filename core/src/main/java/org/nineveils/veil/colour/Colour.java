@@ -6,14 +6,15 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.HueStops;
+import org.nineveils.kernel.Kernel;
+import org.nineveils.kernel.NodeTable;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.HueStops;
-import org.nineveils.veil.Kernel;
-import org.nineveils.veil.NodeTable;
+import org.nineveils.table.ColourTable;
 import org.nineveils.veil.VeilKind;
 
 /**

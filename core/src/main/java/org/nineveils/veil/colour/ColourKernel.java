@@ -5,11 +5,11 @@ import java.util.List;
 import org.nineveils.colour.Gamut;
 import org.nineveils.colour.Oklab;
 import org.nineveils.colour.SrgbLoops;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.HueStops;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.HueStops;
-import org.nineveils.veil.Kernel;
 
 /** Into Oklab, turn, scale, lighten, and back. */
 final class ColourKernel implements Kernel {

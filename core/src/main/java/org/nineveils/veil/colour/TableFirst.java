@@ -1,8 +1,8 @@
 package org.nineveils.veil.colour;
 
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Kernel;
-import org.nineveils.veil.NodeTable;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Kernel;
+import org.nineveils.kernel.NodeTable;
 
 /** A colour table by its amount, and then what else a Colour veil does. */
 final class TableFirst implements Kernel {

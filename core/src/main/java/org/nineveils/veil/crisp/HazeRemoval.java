@@ -6,15 +6,15 @@ import org.nineveils.filter.Level;
 import org.nineveils.filter.Lowest;
 import org.nineveils.filter.Plane;
 import org.nineveils.filter.Window;
+import org.nineveils.kernel.AreaKernel;
+import org.nineveils.kernel.Around;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.Kernel;
+import org.nineveils.kernel.Limit;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.picture.Picture;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.AreaKernel;
-import org.nineveils.veil.Around;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.Kernel;
-import org.nineveils.veil.Limit;
 
 /**
  * Haze removal by the dark channel. Without haze, some channel is dark somewhere near every pixel;

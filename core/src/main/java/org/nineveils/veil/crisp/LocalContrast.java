@@ -3,14 +3,14 @@ package org.nineveils.veil.crisp;
 import org.nineveils.colour.Luma;
 import org.nineveils.filter.Guided;
 import org.nineveils.filter.Plane;
+import org.nineveils.kernel.AreaKernel;
+import org.nineveils.kernel.Around;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.AreaKernel;
-import org.nineveils.veil.Around;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.Kernel;
 
 /**
  * Local contrast at three scales apart. Luma is smoothed by the guided filter, which keeps strong

@@ -3,14 +3,14 @@ package org.nineveils.veil.crisp;
 import org.nineveils.colour.Luma;
 import org.nineveils.filter.Field;
 import org.nineveils.filter.Plane;
+import org.nineveils.kernel.Around;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.GaussianKernel;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Around;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.GaussianKernel;
-import org.nineveils.veil.Kernel;
 
 /**
  * Unsharp masking of luma: out = in + amount · d, where d is luma minus its Gaussian blur, drawn

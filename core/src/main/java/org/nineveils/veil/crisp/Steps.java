@@ -1,7 +1,7 @@
 package org.nineveils.veil.crisp;
 
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Limit;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Limit;
 
 /** Moves the three channels by the same step. */
 final class Steps {

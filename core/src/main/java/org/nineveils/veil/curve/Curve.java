@@ -4,12 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.Kernel;
+import org.nineveils.kernel.ToneTable;
 import org.nineveils.setting.CurveSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.Kernel;
-import org.nineveils.veil.ToneTable;
 import org.nineveils.veil.VeilKind;
 
 /**

@@ -2,12 +2,12 @@ package org.nineveils.veil.edge;
 
 import java.util.List;
 import java.util.Map;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.setting.Handle;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.Kernel;
 import org.nineveils.veil.Leaning;
 import org.nineveils.veil.VeilKind;
 

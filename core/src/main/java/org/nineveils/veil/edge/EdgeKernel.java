@@ -3,10 +3,10 @@ package org.nineveils.veil.edge;
 import org.nineveils.colour.Chebyshev;
 import org.nineveils.colour.EncodedGain;
 import org.nineveils.filter.Columns;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.Kernel;
 
 /** Weight by distance from the centre, then a gain in linear light; the frame on top. */
 final class EdgeKernel implements Kernel {

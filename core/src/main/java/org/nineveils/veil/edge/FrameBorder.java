@@ -2,9 +2,9 @@ package org.nineveils.veil.edge;
 
 import org.nineveils.colour.Hsl;
 import org.nineveils.filter.Columns;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Frame;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Frame;
 
 /**
  * A frame of one colour along the border, and inside it a line of the same hue at the opposite

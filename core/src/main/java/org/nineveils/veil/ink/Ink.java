@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.Kernel;
 import org.nineveils.veil.VeilKind;
 
 /**

@@ -1,10 +1,10 @@
 package org.nineveils.veil.ink;
 
 import java.util.Arrays;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Kernel;
 
 /**
  * Sums the shifts of all families for each channel, then takes them off; idle families cost

@@ -8,11 +8,11 @@ import org.nineveils.colour.Bradford;
 import org.nineveils.colour.Chromaticity;
 import org.nineveils.colour.Matrix3;
 import org.nineveils.colour.Srgb;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.Kernel;
 import org.nineveils.veil.StartingPoint;
 import org.nineveils.veil.VeilKind;
 

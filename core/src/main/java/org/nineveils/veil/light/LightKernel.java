@@ -4,9 +4,9 @@ import java.util.function.DoubleUnaryOperator;
 import org.nineveils.colour.EncodedGain;
 import org.nineveils.colour.Matrix3;
 import org.nineveils.colour.SrgbLoops;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Kernel;
-import org.nineveils.veil.ToneTable;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Kernel;
+import org.nineveils.kernel.ToneTable;
 
 /**
  * Decode, multiply by a matrix, bend, encode, then the tone table; what does nothing is left out.

@@ -2,7 +2,7 @@ package org.nineveils.veil.light;
 
 import org.nineveils.colour.CubeRoot;
 import org.nineveils.colour.Oklab;
-import org.nineveils.veil.Band;
+import org.nineveils.kernel.Band;
 
 /**
  * Bends the light above a knee so that what exposure pushes beyond white comes to lie below it: the

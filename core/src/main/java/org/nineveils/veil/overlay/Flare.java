@@ -1,8 +1,8 @@
 package org.nineveils.veil.overlay;
 
 import org.nineveils.filter.Columns;
+import org.nineveils.kernel.Frame;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Frame;
 
 /**
  * How much of a flare's light falls on each pixel: a core that fades by 1 / (1 + (r / size)²)², a

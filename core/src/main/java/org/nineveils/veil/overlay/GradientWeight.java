@@ -1,8 +1,8 @@
 package org.nineveils.veil.overlay;
 
 import org.nineveils.filter.Columns;
+import org.nineveils.kernel.Frame;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Frame;
 
 /** How much of the gradient's colour lies on each pixel; see {@link Overlay}. */
 final class GradientWeight {

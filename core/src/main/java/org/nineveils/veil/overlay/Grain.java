@@ -1,9 +1,9 @@
 package org.nineveils.veil.overlay;
 
 import org.nineveils.colour.Luma;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Frame;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Frame;
 
 /**
  * Film grain: random values on a lattice whose cells are a share of the long side, smoothly

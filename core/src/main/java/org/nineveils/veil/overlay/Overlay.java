@@ -2,14 +2,14 @@ package org.nineveils.veil.overlay;
 
 import java.util.List;
 import java.util.Map;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.setting.ChoiceSetting;
 import org.nineveils.setting.Handle;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.PictureSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.Kernel;
 import org.nineveils.veil.VeilKind;
 
 /**

@@ -1,11 +1,11 @@
 package org.nineveils.veil.overlay;
 
 import org.nineveils.colour.Hsl;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.Kernel;
 
 /** The parts one after the other; each is left out at amount 0. */
 final class OverlayKernel implements Kernel {

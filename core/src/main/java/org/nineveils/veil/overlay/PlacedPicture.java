@@ -1,10 +1,10 @@
 package org.nineveils.veil.overlay;
 
 import java.util.Optional;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Frame;
 import org.nineveils.picture.Picture;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Frame;
 
 /**
  * A picture laid over the photo: filling the frame, fitted into it, or repeated; scaled and turned

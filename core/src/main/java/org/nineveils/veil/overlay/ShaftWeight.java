@@ -1,8 +1,8 @@
 package org.nineveils.veil.overlay;
 
 import org.nineveils.filter.Columns;
+import org.nineveils.kernel.Frame;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Frame;
 
 /**
  * How much of the shaft's light falls on each pixel: full on its axis, by (1 − q²)² to nothing at

@@ -2,14 +2,14 @@ package org.nineveils.veil.soft;
 
 import org.nineveils.filter.Field;
 import org.nineveils.filter.Plane;
+import org.nineveils.kernel.Around;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.GaussianKernel;
+import org.nineveils.kernel.Kernel;
+import org.nineveils.kernel.Limit;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
-import org.nineveils.veil.Around;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.GaussianKernel;
-import org.nineveils.veil.Kernel;
-import org.nineveils.veil.Limit;
 
 /** Gaussian blur of the three channels; see {@link org.nineveils.filter.Gaussian}. */
 final class Blur extends GaussianKernel {

@@ -1,12 +1,12 @@
 package org.nineveils.veil.soft;
 
+import org.nineveils.kernel.AreaKernel;
+import org.nineveils.kernel.Around;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.AreaKernel;
-import org.nineveils.veil.Around;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Kernel;
 
 /**
  * An even haze before the scene: out = in · t + air · (1 − t), the air light of H. Koschmieder

@@ -7,16 +7,16 @@ import org.nineveils.filter.Field;
 import org.nineveils.filter.Gaussian;
 import org.nineveils.filter.Guided;
 import org.nineveils.filter.Plane;
+import org.nineveils.kernel.AreaKernel;
+import org.nineveils.kernel.Around;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.Kernel;
+import org.nineveils.kernel.Limit;
+import org.nineveils.kernel.Scratch;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Part;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.AreaKernel;
-import org.nineveils.veil.Around;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.Kernel;
-import org.nineveils.veil.Limit;
-import org.nineveils.veil.Scratch;
 
 /**
  * Skin smoothing that keeps edges. The guided filter with luma as the guide ({@link Guided}) evens

@@ -3,13 +3,13 @@ package org.nineveils.veil.soft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.nineveils.kernel.Adjustment;
+import org.nineveils.kernel.AreaKernel;
+import org.nineveils.kernel.Chain;
+import org.nineveils.kernel.Frame;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Adjustment;
-import org.nineveils.veil.AreaKernel;
-import org.nineveils.veil.Chain;
-import org.nineveils.veil.Frame;
 import org.nineveils.veil.Leaning;
 import org.nineveils.veil.VeilKind;
 

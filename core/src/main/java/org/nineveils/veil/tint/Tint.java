@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
+import org.nineveils.kernel.Frame;
+import org.nineveils.kernel.HueStops;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.Setting;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Frame;
-import org.nineveils.veil.HueStops;
-import org.nineveils.veil.Kernel;
 import org.nineveils.veil.StartingPoint;
 import org.nineveils.veil.VeilKind;
 

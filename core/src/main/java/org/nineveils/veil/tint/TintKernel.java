@@ -3,10 +3,10 @@ package org.nineveils.veil.tint;
 import java.util.Arrays;
 import org.nineveils.colour.Hsl;
 import org.nineveils.colour.Luma;
+import org.nineveils.kernel.Band;
+import org.nineveils.kernel.HueStops;
+import org.nineveils.kernel.Kernel;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Band;
-import org.nineveils.veil.HueStops;
-import org.nineveils.veil.Kernel;
 
 /** Monochrome, colourise, two-way tint; each is left out at amount 0. */
 final class TintKernel implements Kernel {

@@ -1,7 +1,7 @@
 package org.nineveils.veil.tint;
 
+import org.nineveils.kernel.Band;
 import org.nineveils.setting.SettingValues;
-import org.nineveils.veil.Band;
 
 /**
  * One colour for the shadows and one for the lights; see {@link Tint} for the formula.

@@ -1,4 +1,4 @@
-package org.nineveils.picture.data;
+package org.nineveils.file.data;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -24,10 +24,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.nineveils.file.PictureFormat;
+import org.nineveils.file.PictureReader;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureFormat;
-import org.nineveils.picture.PictureReader;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Strips;
 import org.nineveils.testing.InStrips;
 import org.nineveils.testing.Pictures;
@@ -352,7 +352,7 @@ class PhotoDataTest {
       for (int k = 0; k < 6; k++) {
         block[random.nextInt(block.length)] = (byte) random.nextInt();
       }
-      org.nineveils.picture.data.Directory read = org.nineveils.picture.data.Directory.read(block);
+      org.nineveils.file.data.Directory read = org.nineveils.file.data.Directory.read(block);
       PhotoData data = new PhotoData(read, null, null, new byte[0]);
       for (PictureFormat format : PictureFormat.values()) {
         Path file = folder.resolve("d." + format.ending());

@@ -1,4 +1,4 @@
-package org.nineveils.picture.data;
+package org.nineveils.file.data;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
@@ -9,11 +9,11 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.zip.CRC32;
 import org.junit.jupiter.api.Test;
+import org.nineveils.file.PictureException;
+import org.nineveils.file.PictureFormat;
+import org.nineveils.file.PictureReader;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureException;
-import org.nineveils.picture.PictureFormat;
-import org.nineveils.picture.PictureReader;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.refusal.InputLimits;
 import org.nineveils.testing.Pictures;
 

@@ -1,4 +1,4 @@
-package org.nineveils.picture.data;
+package org.nineveils.file.data;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -13,8 +13,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.nineveils.picture.PictureFormat;
-import org.nineveils.picture.PictureWriter;
+import org.nineveils.file.PictureFormat;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.picture.Strips;
 import org.nineveils.testing.Pictures;
 

@@ -20,20 +20,20 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
+import org.nineveils.file.PictureReader;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureShelf;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Scaling;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
+import org.nineveils.table.CubeFile;
 import org.nineveils.testing.Looks;
 import org.nineveils.testing.Pictures;
 import org.nineveils.veil.Effect;
-import org.nineveils.veil.colour.CubeFile;
 import org.w3c.dom.Element;
 
 class TablesTest {

@@ -13,9 +13,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.nineveils.colour.Oklab;
 import org.nineveils.colour.Srgb;
+import org.nineveils.kernel.HueStops;
 import org.nineveils.picture.Picture;
 import org.nineveils.testing.Pictures;
-import org.nineveils.veil.HueStops;
 
 class ColourTest {
   private static Picture coloured(Picture picture, Map<String, ?> settings) {

@@ -6,13 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.nineveils.kernel.Frame;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureShelf;
 import org.nineveils.picture.Scaling;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.testing.Looks;
 import org.nineveils.testing.Pictures;
-import org.nineveils.veil.Frame;
 
 class SoftTest {
   private static Picture soft(Picture picture, Map<String, ?> settings) {

@@ -4,7 +4,7 @@ import org.nineveils.app.base.fault.Conflict;
 import org.nineveils.app.base.fault.Faults;
 import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.document.DocumentException;
-import org.nineveils.picture.PictureException;
+import org.nineveils.file.PictureException;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.ReleaseException;
 import org.slf4j.Logger;

@@ -12,7 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.nineveils.app.base.undo.Obstacle.Offer;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /**

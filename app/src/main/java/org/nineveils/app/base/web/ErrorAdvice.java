@@ -9,7 +9,7 @@ import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.memory.Budget;
 import org.nineveils.app.base.undo.Obstacle;
 import org.nineveils.document.DocumentException;
-import org.nineveils.picture.PictureException;
+import org.nineveils.file.PictureException;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.ReleaseException;
 import org.nineveils.stack.Cancelled;

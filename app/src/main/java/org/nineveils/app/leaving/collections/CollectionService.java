@@ -8,7 +8,7 @@ import org.nineveils.app.base.undo.Journal;
 import org.nineveils.app.base.undo.Save;
 import org.nineveils.app.making.kits.EffectService;
 import org.nineveils.app.making.kits.KitService;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.release.Words;
 import org.springframework.stereotype.Service;
 

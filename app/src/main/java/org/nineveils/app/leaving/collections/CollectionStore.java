@@ -3,7 +3,7 @@ package org.nineveils.app.leaving.collections;
 import java.util.List;
 import java.util.Optional;
 import org.nineveils.app.base.undo.Asked;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 

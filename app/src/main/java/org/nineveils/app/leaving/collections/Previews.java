@@ -2,8 +2,8 @@ package org.nineveils.app.leaving.collections;
 
 import java.util.Optional;
 import org.nineveils.app.making.bench.BenchService;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.release.Release;
 import org.springframework.stereotype.Component;
 

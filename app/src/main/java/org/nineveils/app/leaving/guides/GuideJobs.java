@@ -11,7 +11,7 @@ import org.nineveils.app.base.jobs.Jobs;
 import org.nineveils.document.Json;
 import org.nineveils.guide.GuideFormat;
 import org.nineveils.guide.Guides;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseReader;
 import org.springframework.stereotype.Service;

@@ -24,7 +24,7 @@ import org.nineveils.app.leaving.since.SinceService;
 import org.nineveils.app.making.kits.Rows;
 import org.nineveils.app.making.maker.KeyFile;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
 import org.nineveils.release.ReleaseReader;

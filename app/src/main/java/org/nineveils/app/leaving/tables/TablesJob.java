@@ -19,7 +19,7 @@ import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.app.photo.photos.Side;
 import org.nineveils.app.photo.photos.Tags;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureShelf;
 import org.nineveils.refusal.Refusal;

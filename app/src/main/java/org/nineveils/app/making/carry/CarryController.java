@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import org.nineveils.app.base.web.Uploads;
 import org.nineveils.app.making.kits.KitService;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;

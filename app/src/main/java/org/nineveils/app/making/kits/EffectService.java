@@ -13,7 +13,7 @@ import org.nineveils.app.base.undo.Journal;
 import org.nineveils.app.base.undo.Save;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.veil.Editions;
 import org.nineveils.veil.Effect;

@@ -9,7 +9,7 @@ import org.nineveils.app.base.undo.Guarded;
 import org.nineveils.app.base.undo.Save;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.veil.Effect;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;

@@ -6,7 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.nineveils.app.base.undo.Journal;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Service;
 

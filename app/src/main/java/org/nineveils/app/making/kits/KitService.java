@@ -8,8 +8,8 @@ import java.util.stream.Collectors;
 import org.nineveils.app.base.fault.Conflict;
 import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.undo.Journal;
-import org.nineveils.kit.Names;
 import org.nineveils.kit.StackingRule;
+import org.nineveils.name.Names;
 import org.nineveils.release.Words;
 import org.springframework.stereotype.Service;
 

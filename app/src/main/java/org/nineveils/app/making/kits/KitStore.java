@@ -3,7 +3,7 @@ package org.nineveils.app.making.kits;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 

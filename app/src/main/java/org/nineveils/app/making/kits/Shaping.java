@@ -10,7 +10,7 @@ import java.util.Set;
 import java.util.function.Supplier;
 import org.nineveils.app.base.fault.Conflict;
 import org.nineveils.app.base.undo.Journal;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Service;
 

@@ -1,7 +1,7 @@
 package org.nineveils.app.making.maker;
 
 import org.nineveils.app.base.undo.Journal;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.springframework.stereotype.Service;
 
 /** The name that goes before swatches and onto releases. */

@@ -18,7 +18,7 @@ class FindStore {
    * Ids of effects of which name, note, veils or tags hold all words, the best first: what a name
    * holds counts most.
    *
-   * @param words beginnings of words, as {@link org.nineveils.kit.Names#key} compares them; at
+   * @param words beginnings of words, as {@link org.nineveils.name.Names#key} compares them; at
    *     least one. What notes and veils hold is not kept in that form, so that a word counts as it
    *     would be written with ß too
    */

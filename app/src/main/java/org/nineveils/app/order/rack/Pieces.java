@@ -11,8 +11,8 @@ import org.nineveils.app.proof.sheet.Summaries;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.EffectFacts;
-import org.nineveils.kit.Names;
 import org.nineveils.kit.Readiness;
+import org.nineveils.name.Names;
 import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Component;
 

@@ -12,10 +12,10 @@ import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.memory.Budget;
 import org.nineveils.app.base.memory.Permits;
 import org.nineveils.app.base.undo.Journal;
-import org.nineveils.kit.Names;
+import org.nineveils.file.PictureException;
+import org.nineveils.file.PictureReader;
+import org.nineveils.name.Names;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureException;
-import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.Scaling;
 import org.springframework.stereotype.Service;
 
@@ -66,7 +66,7 @@ public class PhotoService {
    * Takes a file in, if it is a picture that can be read to the end.
    *
    * @param fileName as it came; the photo is named after it
-   * @throws org.nineveils.picture.PictureException with a sentence if it is no usable picture
+   * @throws org.nineveils.file.PictureException with a sentence if it is no usable picture
    */
   public Photo add(Side side, String fileName, byte[] bytes) {
     return add(side, fileName, bytes.length, () -> new ByteArrayInputStream(bytes));

@@ -2,7 +2,7 @@ package org.nineveils.app.photo.photos;
 
 import java.util.List;
 import java.util.Optional;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.nineveils.app.base.undo.Journal;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.region.PhotoTags;
 import org.springframework.stereotype.Service;

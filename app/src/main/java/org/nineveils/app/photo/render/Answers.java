@@ -1,7 +1,7 @@
 package org.nineveils.app.photo.render;
 
 import java.nio.charset.StandardCharsets;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;

@@ -7,17 +7,17 @@ import org.nineveils.app.base.data.Blobs;
 import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.memory.Budget;
 import org.nineveils.app.base.memory.Weights;
+import org.nineveils.file.PictureFormat;
+import org.nineveils.file.PictureReader;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureFormat;
-import org.nineveils.picture.PictureReader;
 import org.nineveils.picture.PictureShelf;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.picture.Scaling;
 import org.nineveils.refusal.InputLimits;
 import org.nineveils.refusal.Refusal;
-import org.nineveils.veil.colour.ClfFile;
-import org.nineveils.veil.colour.ColourTable;
-import org.nineveils.veil.colour.CubeFile;
+import org.nineveils.table.ClfFile;
+import org.nineveils.table.ColourTable;
+import org.nineveils.table.CubeFile;
 import org.springframework.stereotype.Service;
 
 /** Pictures that veils lay over photos: kept as files, those used last also as pixels. */

@@ -4,10 +4,10 @@ import java.util.Locale;
 import java.util.Map;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
+import org.nineveils.file.PictureFormat;
+import org.nineveils.file.data.PhotoData;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureFormat;
 import org.nineveils.picture.Scaling;
-import org.nineveils.picture.data.PhotoData;
 import org.nineveils.refusal.InputLimits;
 import org.nineveils.refusal.Refusal;
 

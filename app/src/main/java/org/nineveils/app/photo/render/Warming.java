@@ -2,16 +2,16 @@ package org.nineveils.app.photo.render;
 
 import java.util.List;
 import java.util.Random;
+import org.nineveils.blend.BlendMode;
 import org.nineveils.catalogue.Kinds;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.mask.Mask;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureWriter;
 import org.nineveils.setting.SettingValues;
 import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
-import org.nineveils.veil.BlendMode;
 import org.nineveils.veil.Veil;
 import org.nineveils.veil.VeilKind;
 import org.springframework.beans.factory.annotation.Value;

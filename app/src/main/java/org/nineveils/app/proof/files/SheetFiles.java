@@ -19,7 +19,7 @@ import org.nineveils.app.proof.cells.Cells;
 import org.nineveils.app.proof.judging.Judging;
 import org.nineveils.app.proof.measuring.Measuring;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.proof.Readings;
 import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Service;

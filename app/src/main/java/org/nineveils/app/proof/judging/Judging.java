@@ -12,7 +12,7 @@ import org.nineveils.app.making.kits.Rows;
 import org.nineveils.app.photo.photos.Photo;
 import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.app.proof.cells.Cell;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.proof.Judgement;
 import org.nineveils.proof.Limits;
 import org.nineveils.proof.Readings;

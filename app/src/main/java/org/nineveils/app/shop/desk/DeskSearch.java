@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.release.Release;
 import org.springframework.stereotype.Service;
 

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.nineveils.app.base.undo.Journal;
 import org.nineveils.app.base.undo.Obstacle;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.release.signing.PublicKeys;
 import org.nineveils.release.signing.Signed;
 import org.springframework.jdbc.core.simple.JdbcClient;

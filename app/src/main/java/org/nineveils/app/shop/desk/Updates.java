@@ -19,7 +19,7 @@ import org.nineveils.app.photo.render.ChangeLooks;
 import org.nineveils.app.photo.render.Thumbnails;
 import org.nineveils.app.shop.stall.StallService;
 import org.nineveils.app.wear.fitting.Moves;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.since.Change;
 import org.nineveils.release.since.NextVersion;

@@ -23,7 +23,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import org.nineveils.app.base.start.CannotStart;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.refusal.InputLimits;
 import org.nineveils.refusal.Refusal;
 import org.springframework.beans.factory.annotation.Autowired;

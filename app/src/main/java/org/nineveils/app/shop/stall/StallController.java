@@ -8,7 +8,7 @@ import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.photo.render.Answers;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.release.Checksums;
 import org.nineveils.release.Release;
 import org.nineveils.release.code.StallCode;

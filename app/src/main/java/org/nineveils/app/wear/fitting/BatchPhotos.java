@@ -7,8 +7,8 @@ import java.nio.file.Path;
 import org.nineveils.app.photo.photos.Photo;
 import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.app.wear.folders.Folders;
+import org.nineveils.file.PictureReader;
 import org.nineveils.picture.Picture;
-import org.nineveils.picture.PictureReader;
 import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Component;
 

@@ -9,7 +9,7 @@ import org.nineveils.app.base.undo.Journal;
 import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Fitting;
-import org.nineveils.kit.Names;
+import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Service;
 

@@ -8,7 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 import org.nineveils.app.base.data.DataFolder;
-import org.nineveils.picture.PictureReader;
+import org.nineveils.file.PictureReader;
 import org.nineveils.refusal.Refusal;
 import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;

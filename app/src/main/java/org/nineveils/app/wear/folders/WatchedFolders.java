@@ -17,7 +17,7 @@ import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.undo.Journal;
 import org.nineveils.app.photo.render.Result;
 import org.nineveils.document.Json;
-import org.nineveils.picture.NamePattern;
+import org.nineveils.name.NamePattern;
 import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Service;
 

@@ -22,8 +22,8 @@ import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.picture.Picture;
 import org.nineveils.file.PictureReader;
+import org.nineveils.picture.Picture;
 
 /**
  * Long work is seen on every page, goes on when the page is left, can be stopped, and keeps its

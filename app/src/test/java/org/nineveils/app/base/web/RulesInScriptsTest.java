@@ -10,9 +10,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.nineveils.app.photo.photos.PhotoService;
-import org.nineveils.name.Names;
-import org.nineveils.mask.Stroke;
 import org.nineveils.file.PictureReader;
+import org.nineveils.mask.Stroke;
+import org.nineveils.name.Names;
 import org.nineveils.veil.Dial;
 import org.nineveils.veil.Veil;
 

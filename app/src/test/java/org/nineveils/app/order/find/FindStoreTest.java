@@ -7,8 +7,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.nineveils.app.testing.Database;
-import org.nineveils.name.Names;
 import org.nineveils.kit.Query;
+import org.nineveils.name.Names;
 
 class FindStoreTest {
   private static final Query.Known NOTHING =

@@ -16,8 +16,8 @@ import org.nineveils.app.testing.Http;
 import org.nineveils.app.testing.RunningApp;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.picture.Picture;
 import org.nineveils.file.PictureReader;
+import org.nineveils.picture.Picture;
 
 /** The page of a kit with pointer and with keys; what is checked is the order that is stored. */
 class RackIT {

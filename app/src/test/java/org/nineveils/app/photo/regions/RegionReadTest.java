@@ -20,9 +20,9 @@ import org.nineveils.app.base.undo.TestJournal;
 import org.nineveils.app.photo.photos.Photo;
 import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.app.testing.Database;
+import org.nineveils.file.PictureWriter;
 import org.nineveils.mask.Mask;
 import org.nineveils.picture.Picture;
-import org.nineveils.file.PictureWriter;
 import org.nineveils.region.PhotoRegion;
 import org.nineveils.region.PhotoRegions;
 

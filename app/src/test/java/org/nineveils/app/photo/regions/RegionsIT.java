@@ -15,10 +15,10 @@ import org.nineveils.app.testing.RunningApp;
 import org.nineveils.app.testing.Workplace;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.picture.Picture;
 import org.nineveils.file.PictureFormat;
 import org.nineveils.file.PictureReader;
 import org.nineveils.file.PictureWriter;
+import org.nineveils.picture.Picture;
 
 /** What a photo of the wall holds: painted, found by rule, read and written as pictures. */
 class RegionsIT {

@@ -13,8 +13,8 @@ import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
-import org.nineveils.picture.Picture;
 import org.nineveils.file.PictureReader;
+import org.nineveils.picture.Picture;
 
 /** The portrait kit worn by a photo: rules of sections, dials, pins, keeping, more photos. */
 class FittingRoomIT extends FittingTrial {

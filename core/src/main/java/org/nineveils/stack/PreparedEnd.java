@@ -1,0 +1,4 @@
+package org.nineveils.stack;
+
+/** The end of a bundle, which has no maths. */
+record PreparedEnd(EndItem item) implements PreparedItem {}
