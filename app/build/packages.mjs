@@ -32,7 +32,9 @@ function isTaken() {
 while (isTaken()) await wait(100);
 try {
   if (!isThere()) {
-    const { status } = spawnSync("npm", ["ci", "--no-audit", "--no-fund", ...(lean ? ["--omit=dev"] : [])], { stdio: "inherit" });
+    const { status } = spawnSync("npm", ["ci", "--no-audit", "--no-fund", ...(lean ? ["--omit=dev"] : [])], {
+      stdio: "inherit",
+    });
     if (status !== 0) process.exitCode = 1;
     else writeFileSync(MARK, `${state} ${lean ? "some" : "all"}`);
   }

@@ -73,7 +73,14 @@ test("changes are stored in order, each on the state that the one before gave", 
   store.change(set({ a: 1 }), "one");
   store.change(set({ b: 2 }), "two");
   await store.change(set({ a: 3 }), "three");
-  assert.deepEqual(app.sent.map((s) => [s.rev, s.doc]), [[1, { a: 1 }], [2, { a: 1, b: 2 }], [3, { a: 3, b: 2 }]]);
+  assert.deepEqual(
+    app.sent.map((s) => [s.rev, s.doc]),
+    [
+      [1, { a: 1 }],
+      [2, { a: 1, b: 2 }],
+      [3, { a: 3, b: 2 }],
+    ],
+  );
   assert.equal(store.idle, true);
 });
 
@@ -150,7 +157,10 @@ test("what the hand moves is shown at once and stored when it is let go", async 
   assert.deepEqual(store.doc, { a: 2 });
   assert.equal(store.idle, true);
   await store.change(set({ a: 3 }), "a");
-  assert.deepEqual(app.sent.map((s) => s.doc), [{ a: 3 }]);
+  assert.deepEqual(
+    app.sent.map((s) => s.doc),
+    [{ a: 3 }],
+  );
 });
 
 test("an answer that comes while the hand moves does not take the slider out of it", async () => {
@@ -170,7 +180,14 @@ test("repeats of a held key become one save, other gestures saves of their own",
   for (let a = 2; a <= 6; a += 1) store.change(set({ a }), "step");
   hand = "2";
   await store.change(set({ a: 7 }), "step");
-  assert.deepEqual(app.sent.map((s) => [s.doc.a, s.gesture]), [[1, "1"], [6, "1"], [7, "2"]]);
+  assert.deepEqual(
+    app.sent.map((s) => [s.doc.a, s.gesture]),
+    [
+      [1, "1"],
+      [6, "1"],
+      [7, "2"],
+    ],
+  );
 });
 
 test("a page that is left sends what waits and what the hand held, built on what is on its way", async () => {

@@ -1,7 +1,17 @@
 import assert from "node:assert/strict";
 import { test } from "node:test";
 import { wayTo } from "../../../main/resources/static/js/leaving/collections/checks.js";
-import { countOf, goesIn, inOrder, kitWords, moveKit, tickEffect, tickKit, tickOf, tickSection } from "../../../main/resources/static/js/leaving/collections/contents.js";
+import {
+  countOf,
+  goesIn,
+  inOrder,
+  kitWords,
+  moveKit,
+  tickEffect,
+  tickKit,
+  tickOf,
+  tickSection,
+} from "../../../main/resources/static/js/leaving/collections/contents.js";
 import { summary } from "../../../main/resources/static/js/leaving/collections/since.js";
 
 const section = (id, ...effects) => ({ id, name: `S${id}`, effects: effects.map((e) => ({ id: e })) });
@@ -41,7 +51,10 @@ test("kits are moved within what goes in, and those that are left out stand last
   assert.deepEqual(moved.kits, [2, 1]);
   assert.equal(moveKit(moved, 2, -1), moved);
   assert.equal(moveKit(empty, 2, 1), empty);
-  assert.deepEqual(inOrder(tickKit(moved, larch, false), [larch, willow]).map((k) => k.id), [1, 2]);
+  assert.deepEqual(
+    inOrder(tickKit(moved, larch, false), [larch, willow]).map((k) => k.id),
+    [1, 2],
+  );
 });
 
 test("each fault leads to where it is mended", () => {

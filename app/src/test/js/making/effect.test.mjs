@@ -1,8 +1,27 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
-import { changed, described, doubled, dropped, hung, movedTogether, newVeil, placedAt, setTo, toFollow, underBrush } from "../../../main/resources/static/js/making/bench/effect.js";
+import {
+  changed,
+  described,
+  doubled,
+  dropped,
+  hung,
+  movedTogether,
+  newVeil,
+  placedAt,
+  setTo,
+  toFollow,
+  underBrush,
+} from "../../../main/resources/static/js/making/bench/effect.js";
 
-const kind = { id: "light", label: "Light", settings: [{ key: "exposure", start: 0 }, { key: "tint", start: 0 }] };
+const kind = {
+  id: "light",
+  label: "Light",
+  settings: [
+    { key: "exposure", start: 0 },
+    { key: "tint", start: 0 },
+  ],
+};
 const empty = { edition: 1, note: "", veils: [], dials: [] };
 const three = ["a", "b", "c"].reduce((e, id) => hung(e, newVeil(kind, e, id)), empty);
 const ids = (effect) => effect.veils.map((v) => v.id).join("");
@@ -15,7 +34,10 @@ test("a new veil has every setting at its start and changes nothing", () => {
 });
 
 test("veils of one kind are told apart by number", () => {
-  assert.deepEqual(three.veils.map((v) => v.name), ["Light", "Light 2", "Light 3"]);
+  assert.deepEqual(
+    three.veils.map((v) => v.name),
+    ["Light", "Light 2", "Light 3"],
+  );
 });
 
 test("a veil is hung behind the open one, or last", () => {
@@ -39,7 +61,10 @@ test("changes leave the old effect as it was", () => {
 
 test("one setting of one veil is changed", () => {
   const next = setTo(three, "b", "exposure", 1.5);
-  assert.deepEqual(next.veils.map((v) => v.settings.exposure), [0, 1.5, 0]);
+  assert.deepEqual(
+    next.veils.map((v) => v.settings.exposure),
+    [0, 1.5, 0],
+  );
 });
 
 test("a doubled veil hangs right behind its origin, under an id of its own", () => {
@@ -54,15 +79,29 @@ test("what a veil does is said in words too, not by its look alone", () => {
 });
 
 test("a mask by rule starts with one rule at its start, and is everywhere again without rules", async () => {
-  const { newRule, ruled, ruleChanged, withRule, withoutRule } = await import("../../../main/resources/static/js/photo/mask/rules.js");
-  const sort = { id: "brightness", settings: [{ key: "from", start: 0 }, { key: "to", start: 100 }] };
+  const { newRule, ruled, ruleChanged, withRule, withoutRule } =
+    await import("../../../main/resources/static/js/photo/mask/rules.js");
+  const sort = {
+    id: "brightness",
+    settings: [
+      { key: "from", start: 0 },
+      { key: "to", start: 100 },
+    ],
+  };
   const mask = ruled(sort);
   assert.deepEqual(mask.rules[0], newRule(sort));
   assert.deepEqual(mask.rules[0].settings, { from: 0, to: 100 });
   const two = ruleChanged(withRule(mask, sort), 1, { join: "minus" });
-  assert.deepEqual(two.rules.map((r) => r.join), ["and", "minus"]);
+  assert.deepEqual(
+    two.rules.map((r) => r.join),
+    ["and", "minus"],
+  );
   assert.equal(mask.rules.length, 1);
-  assert.deepEqual(withoutRule(two, 0).rules.map((r) => r.join), ["minus"], "what is kept off stays so as the first");
+  assert.deepEqual(
+    withoutRule(two, 0).rules.map((r) => r.join),
+    ["minus"],
+    "what is kept off stays so as the first",
+  );
   assert.deepEqual(withoutRule(mask, 0), { cover: "everywhere" });
 });
 
@@ -72,22 +111,36 @@ test("a mask is kept off something and taken back, whatever it covers", async ()
   for (const cover of ["everywhere", "brush-on"]) {
     const off = guarded({ cover, soften: 3 }, guard("skin"));
     assert.equal(off.cover, cover === "everywhere" ? "by-rule" : cover);
-    assert.deepEqual(off.rules.map((r) => [r.join, r.inverted]), [["minus", false]]);
+    assert.deepEqual(
+      off.rules.map((r) => [r.join, r.inverted]),
+      [["minus", false]],
+    );
     const both = guarded(off, guard("shadows"));
     assert.deepEqual([guardAt(both, guard("skin")), guardAt(both, guard("shadows"))], [0, 1]);
     const one = guarded(both, guard("skin"));
-    assert.deepEqual(one.rules.map((r) => [r.kind, r.join, r.inverted]), [["shadows", "minus", false]], "still kept off, as the first");
+    assert.deepEqual(
+      one.rules.map((r) => [r.kind, r.join, r.inverted]),
+      [["shadows", "minus", false]],
+      "still kept off, as the first",
+    );
     assert.deepEqual(guarded(one, guard("shadows")), { cover, soften: 3 });
   }
 });
 
 test("what followed a dropped veil keeps its mask, and only what is not followed can follow", () => {
   const mask = { cover: "brush-on", soften: 2 };
-  const veils = [{ ...three.veils[0], mask }, { ...three.veils[1], mask: { cover: "as-veil", veil: "a" } }, three.veils[2]];
+  const veils = [
+    { ...three.veils[0], mask },
+    { ...three.veils[1], mask: { cover: "as-veil", veil: "a" } },
+    three.veils[2],
+  ];
   const effect = { ...three, veils };
   assert.deepEqual(dropped(effect, "a").veils[0].mask, mask);
   assert.deepEqual(toFollow(effect, "a"), []);
-  assert.deepEqual(toFollow(effect, "c").map((v) => v.id), ["a"]);
+  assert.deepEqual(
+    toFollow(effect, "c").map((v) => v.id),
+    ["a"],
+  );
   assert.equal(underBrush(effect, veils[1]).id, "a");
 });
 
@@ -108,7 +161,11 @@ test("several veils move together, as far as there is room", () => {
 });
 
 test("ways to look leave the effect as it was and show only what they say", async () => {
-  const down = ({ veils }) => veils.filter((v) => !v.lifted).map((v) => v.id).join("");
+  const down = ({ veils }) =>
+    veils
+      .filter((v) => !v.lifted)
+      .map((v) => v.id)
+      .join("");
   const { looked } = await import("../../../main/resources/static/js/making/bench/looking.js");
   const before = JSON.stringify(three);
   assert.equal(down(looked(three, "b", "up-to").effect), "ab");

@@ -2,7 +2,18 @@ import assert from "node:assert/strict";
 import { test } from "node:test";
 import { asRack, countWords, holds, toggled } from "../../../main/resources/static/js/order/find/find-state.js";
 import { besides } from "../../../main/resources/static/js/order/rack/moves.js";
-import { gapAt, inSight, left, numberOf, put, sectionPut, slotBy, slotOf, slots, touched } from "../../../main/resources/static/js/order/rack/rack-state.js";
+import {
+  gapAt,
+  inSight,
+  left,
+  numberOf,
+  put,
+  sectionPut,
+  slotBy,
+  slotOf,
+  slots,
+  touched,
+} from "../../../main/resources/static/js/order/rack/rack-state.js";
 import { numberOf as typed } from "../../../main/resources/static/js/order/rack/series.js";
 
 const section = (id, effects, folded = false) => ({ id, number: id, name: `S${id}`, folded, effects });
@@ -25,7 +36,12 @@ test("numbers come from the order", () => {
 
 test("there is a slot before every effect that stays and one at the end of each section", () => {
   assert.equal(slots(rack, new Set([12])).length, 3 + 1 + 3);
-  assert.deepEqual(slots(rack, new Set([12]))[slotOf(rack, new Set([12]))], { section: 1, before: 13, place: 2, of: 3 });
+  assert.deepEqual(slots(rack, new Set([12]))[slotOf(rack, new Set([12]))], {
+    section: 1,
+    before: 13,
+    place: 2,
+    of: 3,
+  });
 });
 
 test("keys lead from slot to slot and to the same place of the next section", () => {
@@ -44,11 +60,27 @@ test("what is folded is not in sight, and what is gone is not picked", () => {
 });
 
 test("a section is put before another and all are numbered anew", () => {
-  assert.deepEqual(sectionPut(rack, 3, 1).sections.map((s) => [s.number, s.id]), [[1, 3], [2, 1], [3, 2]]);
-  assert.deepEqual(sectionPut(rack, 1, null).sections.map((s) => s.id), [2, 3, 1]);
+  assert.deepEqual(
+    sectionPut(rack, 3, 1).sections.map((s) => [s.number, s.id]),
+    [
+      [1, 3],
+      [2, 1],
+      [3, 2],
+    ],
+  );
+  assert.deepEqual(
+    sectionPut(rack, 1, null).sections.map((s) => s.id),
+    [2, 3, 1],
+  );
 });
 
-const box = (id, column, row) => ({ id, left: column * 100, right: column * 100 + 80, top: row * 100, bottom: row * 100 + 80 });
+const box = (id, column, row) => ({
+  id,
+  left: column * 100,
+  right: column * 100 + 80,
+  top: row * 100,
+  bottom: row * 100 + 80,
+});
 const boxes = [box(1, 0, 0), box(2, 1, 0), box(3, 2, 0), box(4, 0, 1), box(5, 1, 1)];
 
 test("the gap is beside the nearest piece of the row", () => {
@@ -84,7 +116,13 @@ test("a phrase is put to what is typed and taken out again whole", () => {
 });
 
 test("kits that were found are sections, and what was found is told in numbers", () => {
-  const found = { asked: true, count: 1, kits: [{ id: 4, name: "K", photo: 2, effects: [{ id: 9 }] }], swatches: [], collections: [1, 2] };
+  const found = {
+    asked: true,
+    count: 1,
+    kits: [{ id: 4, name: "K", photo: 2, effects: [{ id: 9 }] }],
+    swatches: [],
+    collections: [1, 2],
+  };
   assert.equal(asRack(found).effects[0].photo, 2);
   assert.equal(countWords(found), "1 effect, 2 collections");
   assert.equal(countWords({ ...found, count: 0, collections: [] }), "Nothing is like that.");

@@ -15,7 +15,15 @@ function opened(answers) {
     if (next instanceof Error) throw next;
     return next;
   };
-  return { shown, faults, loader: new Loader(load, (p) => shown.push(p), ({ fault: f }) => f && faults.push(f)) };
+  return {
+    shown,
+    faults,
+    loader: new Loader(
+      load,
+      (p) => shown.push(p),
+      ({ fault: f }) => f && faults.push(f),
+    ),
+  };
 }
 
 test("of all that is wanted while a picture is on its way only the newest is asked for", async () => {
@@ -32,13 +40,18 @@ test("of all that is wanted while a picture is on its way only the newest is ask
 test("a picture whose place a newer one takes is given up and never shown", async () => {
   const signals = [];
   const shown = [];
-  const load = (signal) => new Promise((done, failed) => {
-    signals.push(signal);
-    if (signals.length > 1) return done("new");
-    signal.addEventListener("abort", () => failed(fault(0)));
-  });
+  const load = (signal) =>
+    new Promise((done, failed) => {
+      signals.push(signal);
+      if (signals.length > 1) return done("new");
+      signal.addEventListener("abort", () => failed(fault(0)));
+    });
   const faults = [];
-  const loader = new Loader(load, (p) => shown.push(p), ({ fault: f }) => f && faults.push(f));
+  const loader = new Loader(
+    load,
+    (p) => shown.push(p),
+    ({ fault: f }) => f && faults.push(f),
+  );
   const all = loader.ask();
   loader.ask(true);
   await all;
@@ -78,18 +91,24 @@ test("what is refused for good is not asked for again, and stays told apart from
 test("a picture that gave way to a request that came late is asked for again, but not for ever", async () => {
   const shown = [];
   let asked = 0;
-  const late = new Loader(async () => {
-    asked += 1;
-    if (asked < 3) throw new GaveWay();
-    return "there";
-  }, (picture) => shown.push(picture));
+  const late = new Loader(
+    async () => {
+      asked += 1;
+      if (asked < 3) throw new GaveWay();
+      return "there";
+    },
+    (picture) => shown.push(picture),
+  );
   await late.ask();
   assert.deepEqual([shown, asked, late.busy, late.behind], [["there"], 3, false, false]);
   let tries = 0;
-  const never = new Loader(async () => {
-    tries += 1;
-    throw new GaveWay();
-  }, () => assert.fail("nothing was to be shown"));
+  const never = new Loader(
+    async () => {
+      tries += 1;
+      throw new GaveWay();
+    },
+    () => assert.fail("nothing was to be shown"),
+  );
   await never.ask();
   assert.deepEqual([tries, never.busy], [6, false]);
 });

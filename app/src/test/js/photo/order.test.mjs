@@ -40,7 +40,11 @@ test("a picture that fails is told of and the next one is still asked for", asyn
     if (n === 1) throw new Error("lost");
     return n;
   };
-  const loader = new Loader(load, (p) => seen.push(p), ({ fault }) => fault && faults.push(fault.message));
+  const loader = new Loader(
+    load,
+    (p) => seen.push(p),
+    ({ fault }) => fault && faults.push(fault.message),
+  );
   await loader.ask();
   await loader.ask();
   assert.deepEqual(faults, ["lost"]);

@@ -1,7 +1,17 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
 import { farthest, matches, tally, verdictWords } from "../../../main/resources/static/js/photo/readings/verdicts.js";
-import { added, asRegion, changed, foundBy, free, regionOf, share, without, words } from "../../../main/resources/static/js/photo/regions/held.js";
+import {
+  added,
+  asRegion,
+  changed,
+  foundBy,
+  free,
+  regionOf,
+  share,
+  without,
+  words,
+} from "../../../main/resources/static/js/photo/regions/held.js";
 
 const measures = new Map([["blown", { label: "Newly blown", word: "newly blown", unit: "%" }]]);
 const verdict = (state, value = 1.234) => ({ state, measure: "blown", value });
@@ -13,14 +23,23 @@ test("a verdict is a word and a number, nothing where it is within", () => {
   assert.equal(verdictWords(verdict("within"), measures), "");
   assert.equal(verdictWords(verdict("not judged"), measures), "not judged");
   assert.equal(verdictWords({ state: "not judged", words: "made for pet" }, measures), "made for pet");
-  assert.equal(verdictWords({ ...verdict("over, accepted", 3), words: "a silhouette" }, measures), "over, accepted · newly blown 3 %: a silhouette");
+  assert.equal(
+    verdictWords({ ...verdict("over, accepted", 3), words: "a silhouette" }, measures),
+    "over, accepted · newly blown 3 %: a silhouette",
+  );
   assert.equal(verdictWords({ state: "within", words: "no lips here" }, measures), "no lips here");
 });
 
 test("what is over is also among what is near or over", () => {
   const states = ["within", "near", "over", "not judged"].map((s) => verdict(s));
-  assert.deepEqual(states.map((v) => matches("near", v)), [false, true, true, false]);
-  assert.deepEqual(states.map((v) => matches("over", v)), [false, false, true, false]);
+  assert.deepEqual(
+    states.map((v) => matches("near", v)),
+    [false, true, true, false],
+  );
+  assert.deepEqual(
+    states.map((v) => matches("over", v)),
+    [false, false, true, false],
+  );
   assert.ok(states.every((v) => matches("all", v)));
   assert.equal(matches("over", undefined), false);
   assert.deepEqual(tally(states), { counts: { over: 1, near: 1 }, words: "1 over, 1 near" });
@@ -38,7 +57,10 @@ test("what went farthest comes first, what is within never", () => {
   assert.deepEqual(farthest(made), ["4:1", "2:1", "1:1"]);
 });
 
-const kinds = [{ id: "skin", settings: [{ key: "amount", start: 100 }] }, { id: "picked", settings: [] }];
+const kinds = [
+  { id: "skin", settings: [{ key: "amount", start: 100 }] },
+  { id: "picked", settings: [] },
+];
 
 test("regions are added, found by a rule that fits their name, and dropped", () => {
   const { held, id } = added({ regions: [] }, "skin");
@@ -66,6 +88,9 @@ test("only one region is what is left, and small shares are told finely", () => 
   const one = added({ regions: [] }, "a", true);
   const two = added(one.held, "b");
   const left = foundBy(two.held, two.id, "left", kinds);
-  assert.deepEqual(left.regions.map((r) => r.left), [false, true]);
+  assert.deepEqual(
+    left.regions.map((r) => r.left),
+    [false, true],
+  );
   assert.deepEqual([0, 0.0004, 0.013, 0.44].map(share), ["0 %", "0.04 %", "1.3 %", "44 %"]);
 });

@@ -1,6 +1,14 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
-import { fitScale, MARGIN, panned, placed, toPhoto, wanted, zoomed } from "../../../main/resources/static/js/photo/stage/view.js";
+import {
+  fitScale,
+  MARGIN,
+  panned,
+  placed,
+  toPhoto,
+  wanted,
+  zoomed,
+} from "../../../main/resources/static/js/photo/stage/view.js";
 
 const pane = { width: 900, height: 500 };
 const photo = { width: 1800, height: 1200 };

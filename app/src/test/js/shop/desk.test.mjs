@@ -7,9 +7,18 @@ import { forPhotos } from "../../../main/resources/static/js/shop/desk/for-photo
 test("an update is told by what photos wear of it, not by what the maker changed", () => {
   const look = (photos) => ({ sort: "look", photos });
   assert.equal(forPhotos([]), "Nothing that is seen has changed.");
-  assert.equal(forPhotos([look(0), { sort: "new", photos: 0 }]), "1 new, 1 looks different. No photo of yours looks different for it.");
-  assert.equal(forPhotos([look(3), look(0)]), "2 look different. One of them is worn by your photos and looks different.");
-  assert.equal(forPhotos([look(1), look(1), { sort: "gone", photos: 2 }]), "2 look different, 1 taken out. 2 of them are worn by your photos and look different.");
+  assert.equal(
+    forPhotos([look(0), { sort: "new", photos: 0 }]),
+    "1 new, 1 looks different. No photo of yours looks different for it.",
+  );
+  assert.equal(
+    forPhotos([look(3), look(0)]),
+    "2 look different. One of them is worn by your photos and looks different.",
+  );
+  assert.equal(
+    forPhotos([look(1), look(1), { sort: "gone", photos: 2 }]),
+    "2 look different, 1 taken out. 2 of them are worn by your photos and look different.",
+  );
 });
 
 test("what the simulated clientele fetched is never counted with the rest", () => {

@@ -1,6 +1,18 @@
 import { test } from "node:test";
 import assert from "node:assert/strict";
-import { brushTarget, changed, dialled, dialValue, masked, maskOf, others, paintable, veilChanged, veilState, WHOLE } from "../../../main/resources/static/js/wear/fitting/wearing.js";
+import {
+  brushTarget,
+  changed,
+  dialled,
+  dialValue,
+  masked,
+  maskOf,
+  others,
+  paintable,
+  veilChanged,
+  veilState,
+  WHOLE,
+} from "../../../main/resources/static/js/wear/fitting/wearing.js";
 
 const veil = (id, cover, lifted = false) => ({ id, opacity: 0.8, lifted, mask: { cover } });
 const worn = (effect) => ({ effect, opacity: 1, lifted: false, veils: {}, paint: {}, masks: {} });
@@ -8,7 +20,10 @@ const fitting = { worn: [worn("milk"), worn("red")] };
 
 test("a worn effect is changed without touching the others", () => {
   const next = changed(fitting, "red", { opacity: 0.4 });
-  assert.deepEqual(next.worn.map((w) => w.opacity), [1, 0.4]);
+  assert.deepEqual(
+    next.worn.map((w) => w.opacity),
+    [1, 0.4],
+  );
   assert.equal(fitting.worn[1].opacity, 1);
 });
 
@@ -48,15 +63,24 @@ test("a fitting's own mask takes the place of the effect's", () => {
 test("paint of a veil that follows another is the other's, until it has a mask of its own", () => {
   const more = { ...veil("more", ""), mask: { cover: "as-veil", veil: "eyes" } };
   const piece = pieceOf(veil("eyes", "brush-on"), more);
-  assert.deepEqual({ ...brushTarget(fitting, piece, "more") }, { id: "eyes", of: "more", name: undefined, meantFor: undefined, mask: { cover: "brush-on" } });
+  assert.deepEqual(
+    { ...brushTarget(fitting, piece, "more") },
+    { id: "eyes", of: "more", name: undefined, meantFor: undefined, mask: { cover: "brush-on" } },
+  );
   const own = masked(fitting, "red", "more", { cover: "everywhere" });
   assert.equal(brushTarget(own, piece, "more").id, "more");
 });
 
 test("a mask is copied from anything worn but itself", () => {
   const piece = pieceOf({ ...veil("a", "everywhere"), name: "A" });
-  assert.deepEqual(others(fitting, [piece], "red", "a").map((o) => o.words), ["Red, the whole"]);
-  assert.deepEqual(others(fitting, [piece], "milk", "a").map((o) => o.words), ["Red, the whole", "Red: A"]);
+  assert.deepEqual(
+    others(fitting, [piece], "red", "a").map((o) => o.words),
+    ["Red, the whole"],
+  );
+  assert.deepEqual(
+    others(fitting, [piece], "milk", "a").map((o) => o.words),
+    ["Red, the whole", "Red: A"],
+  );
 });
 
 test("a dial starts at its veil's value, is turned in this fitting, and never leaves its range", () => {

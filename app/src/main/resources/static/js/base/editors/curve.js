@@ -7,7 +7,14 @@ const NS = "http://www.w3.org/2000/svg";
 const W = 250;
 const H = 200;
 const STEPS = 100;
-const MOVES = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1], PageUp: [0, 10], PageDown: [0, -10] };
+const MOVES = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+  PageUp: [0, 10],
+  PageDown: [0, -10],
+};
 
 function svg(name, attributes, parent) {
   const made = document.createElementNS(NS, name);
@@ -185,7 +192,9 @@ export function curveEditor(settings, values, on) {
     tones({ red, green, blue }) {
       const sum = red.map((n, i) => n + green[i] + blue[i]);
       const top = Math.max(...sum.slice(2, 254), 1);
-      const line = sum.map((n, i) => `L${((i / 255) * W).toFixed(1)} ${(H - Math.min(1, n / top) * H * 0.9).toFixed(1)}`);
+      const line = sum.map(
+        (n, i) => `L${((i / 255) * W).toFixed(1)} ${(H - Math.min(1, n / top) * H * 0.9).toFixed(1)}`,
+      );
       tones.setAttribute("d", `M0 ${H}${line.join("")}L${W} ${H}Z`);
     },
   };

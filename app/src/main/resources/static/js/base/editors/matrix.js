@@ -32,7 +32,12 @@ export function matrix(settings, values, on) {
   const head = table.createTHead().insertRow();
   head.append(document.createElement("td"));
   for (const column of columns) {
-    head.append(coloured(heading(shortened(column), "col", column), settings.find((s) => s.column === column)));
+    head.append(
+      coloured(
+        heading(shortened(column), "col", column),
+        settings.find((s) => s.column === column),
+      ),
+    );
   }
   const body = table.createTBody();
   const cells = new Map();
@@ -121,12 +126,16 @@ function cell(setting, on) {
     if (drag.moved) on.change(setting.key, value, setting.label);
     else input.focus();
   });
-  element.addEventListener("wheel", (event) => {
-    event.preventDefault();
-    give(stepped(setting, value, -Math.sign(event.deltaY)), false);
-    clearTimeout(settling);
-    settling = setTimeout(() => on.change(setting.key, value, setting.label), WHEEL_SETTLES_MS);
-  }, { passive: false });
+  element.addEventListener(
+    "wheel",
+    (event) => {
+      event.preventDefault();
+      give(stepped(setting, value, -Math.sign(event.deltaY)), false);
+      clearTimeout(settling);
+      settling = setTimeout(() => on.change(setting.key, value, setting.label), WHEEL_SETTLES_MS);
+    },
+    { passive: false },
+  );
   element.addEventListener("dblclick", () => give(setting.start, true));
   input.addEventListener("focus", () => {
     input.value = text();

@@ -44,12 +44,16 @@ export function pulled(element, of, on) {
       from = null;
     });
   }
-  element.addEventListener("wheel", (event) => {
-    event.preventDefault();
-    give(stepped(of.setting(), of.value(), -Math.sign(event.deltaY || event.deltaX)), false);
-    clearTimeout(settling);
-    settling = setTimeout(() => on.change(of.value()), WHEEL_SETTLES_MS);
-  }, { passive: false });
+  element.addEventListener(
+    "wheel",
+    (event) => {
+      event.preventDefault();
+      give(stepped(of.setting(), of.value(), -Math.sign(event.deltaY || event.deltaX)), false);
+      clearTimeout(settling);
+      settling = setTimeout(() => on.change(of.value()), WHEEL_SETTLES_MS);
+    },
+    { passive: false },
+  );
   element.addEventListener("dblclick", () => give(of.setting().start, true));
   element.addEventListener("keydown", (event) => {
     const steps = stepsOf(event);
@@ -58,11 +62,23 @@ export function pulled(element, of, on) {
     event.stopPropagation();
     give(stepped(of.setting(), of.value(), steps), true);
   });
-  for (const [name, is] of [["pointerenter", true], ["focus", true], ["pointerleave", false], ["blur", false]]) element.addEventListener(name, () => on.held?.(is));
+  for (const [name, is] of [
+    ["pointerenter", true],
+    ["focus", true],
+    ["pointerleave", false],
+    ["blur", false],
+  ])
+    element.addEventListener(name, () => on.held?.(is));
 }
 
 /** Tells a screen reader what a handle is and where it stands. */
 export function spoken(element, setting, value, words) {
-  const told = { label: setting.label, valuemin: setting.min, valuemax: setting.max, valuenow: value, valuetext: words };
+  const told = {
+    label: setting.label,
+    valuemin: setting.min,
+    valuemax: setting.max,
+    valuenow: value,
+    valuetext: words,
+  };
   for (const [key, is] of Object.entries(told)) element.setAttribute(`aria-${key}`, is);
 }

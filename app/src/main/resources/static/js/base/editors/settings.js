@@ -1,14 +1,14 @@
 // The settings of a veil, made from the descriptors that the application sends.
 import { curveEditor } from "./curve.js";
 import { editor, standsAlone } from "./editor.js";
-import { layout, matrix } from "./matrix.js";
+import { columnsOf } from "./columns.js";
+import { matrix } from "./matrix.js";
 import { partOf, parts } from "./parts.js";
 import { startingPoints } from "./starting-points.js";
 import { titled } from "./titled.js";
 import { toneStrip } from "./tone-strip.js";
 import { wheel } from "./wheel.js";
 
-const ROWS = 6; // settings and headings that fit above one another
 const MANY = 19; // settings from which they are shown part by part
 
 /**
@@ -34,34 +34,21 @@ export function settingsEditor(kind, values, on) {
   const tables = [];
   const strips = [];
   const inParts = curves.length === 0 && !others.some((n) => n.row) && others.length >= MANY;
-  const columns = new Map();
+  let laid = [];
   let side = null;
   if (inParts) {
     side = parts([...new Set(others.map((s) => partOf(s.group)))], (name) => {
-      for (const [made, part] of columns) made.hidden = part !== name;
+      for (const { made, part } of laid) made.hidden = part !== name;
     });
     element.append(side.element);
   }
-  let column = null;
-  let rows = 0;
-  for (const name of new Set(others.map((n) => n.group))) {
-    const own = others.filter((n) => n.group === name);
-    const height = own[0].row ? layout(own).rows.length + 1 : own.length;
-    if (!column || rows + height + 1 > ROWS || (inParts && columns.get(column) !== partOf(name))) {
-      column = document.createElement("div");
-      column.className = "column";
-      element.append(column);
-      columns.set(column, partOf(name));
-      rows = 0;
-    }
-    rows += height + 1;
-    column.append(own[0].row ? table(name, own) : group(name, own));
-  }
-
-  for (const [made, part] of columns) {
-    const only = [...columns.values()].filter((p) => p === part).length === 1;
-    made.classList.toggle("is-wide", inParts && only);
-  }
+  laid = columnsOf(others, inParts).map(({ part, groups, isOnly }) => {
+    const made = Object.assign(document.createElement("div"), { className: "column" });
+    made.classList.toggle("is-wide", isOnly);
+    made.append(...groups.map(([name, own]) => (own[0].row ? table(name, own) : group(name, own))));
+    return { made, part };
+  });
+  element.append(...laid.map(({ made }) => made));
   const partNames = [...new Set(others.map((s) => partOf(s.group)))];
   side?.look(partNames.find((name) => acts(name, values)) ?? partNames[0] ?? "");
 
@@ -83,7 +70,10 @@ export function settingsEditor(kind, values, on) {
   function group(name, own) {
     const box = document.createElement("div");
     box.className = "sliders";
-    box.style.setProperty("--unit", `${Math.max(0.5, ...own.map((n) => (n.unit === "‰" ? 1.9 : (n.unit ?? "").length + 0.4)))}ch`);
+    box.style.setProperty(
+      "--unit",
+      `${Math.max(0.5, ...own.map((n) => (n.unit === "‰" ? 1.9 : (n.unit ?? "").length + 0.4)))}ch`,
+    );
     box.style.setProperty("--label", `${Math.max(...own.map((n) => n.label.length)) * 0.52 + 0.9}em`);
     for (const setting of own) {
       const one = editor(setting, values[setting.key], {
@@ -111,7 +101,7 @@ export function settingsEditor(kind, values, on) {
     set(next) {
       for (const made of strips) made.set(next);
       for (const [key, made] of alone) made.set(next[key]);
-      for (const name of new Set(columns.values())) side?.mark(name, acts(name, next));
+      for (const name of new Set(laid.map((c) => c.part))) side?.mark(name, acts(name, next));
       for (const made of tables) made.set(next);
       curve?.set(next);
     },

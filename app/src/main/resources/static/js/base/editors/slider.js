@@ -19,7 +19,8 @@ export const shown = (value, step) => Number(value.toFixed(decimals(step))).toSt
  */
 export function slider(setting, value, on) {
   const { min, max, step, start, mark } = setting;
-  const spoken = setting.group && setting.group !== setting.label ? `${setting.group}: ${setting.label}` : setting.label;
+  const spoken =
+    setting.group && setting.group !== setting.label ? `${setting.group}: ${setting.label}` : setting.label;
   const element = document.createElement("div");
   element.className = "setting";
   element.dataset.key = setting.key;
@@ -89,12 +90,16 @@ export function slider(setting, value, on) {
     event.stopPropagation();
     give(stepped(setting, now, steps, event.shiftKey), true);
   });
-  element.addEventListener("wheel", (event) => {
-    event.preventDefault();
-    give(stepped(setting, now, -Math.sign(event.deltaY || event.deltaX), event.shiftKey), false);
-    clearTimeout(settling);
-    settling = setTimeout(() => on.change?.(now), WHEEL_SETTLES_MS);
-  }, { passive: false });
+  element.addEventListener(
+    "wheel",
+    (event) => {
+      event.preventDefault();
+      give(stepped(setting, now, -Math.sign(event.deltaY || event.deltaX), event.shiftKey), false);
+      clearTimeout(settling);
+      settling = setTimeout(() => on.change?.(now), WHEEL_SETTLES_MS);
+    },
+    { passive: false },
+  );
   number.addEventListener("change", () => {
     const typed = Number(number.value);
     give(number.value === "" || Number.isNaN(typed) ? now : fit(typed), true);

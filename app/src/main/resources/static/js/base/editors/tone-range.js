@@ -13,8 +13,20 @@ const clamp = (v, low, high) => Math.min(high, Math.max(low, v));
 const GRIPS = [
   { key: "from", label: "From", y: 0.16, at: (v) => v.from, value: (x, v) => clamp(x, 0, v.to) },
   { key: "to", label: "To", y: 0.16, at: (v) => v.to, value: (x, v) => clamp(x, v.from, 100) },
-  { key: "featherBelow", label: "Feather below", y: 0.86, at: (v) => v.from - v.featherBelow, value: (x, v) => clamp(v.from - x, 0, 100) },
-  { key: "featherAbove", label: "Feather above", y: 0.86, at: (v) => v.to + v.featherAbove, value: (x, v) => clamp(x - v.to, 0, 100) },
+  {
+    key: "featherBelow",
+    label: "Feather below",
+    y: 0.86,
+    at: (v) => v.from - v.featherBelow,
+    value: (x, v) => clamp(v.from - x, 0, 100),
+  },
+  {
+    key: "featherAbove",
+    label: "Feather above",
+    y: 0.86,
+    at: (v) => v.to + v.featherAbove,
+    value: (x, v) => clamp(x - v.to, 0, 100),
+  },
 ];
 
 /**
@@ -29,7 +41,19 @@ export function toneRange(on) {
   let values = null;
   let dragging = null;
   const grips = GRIPS.map((grip) => {
-    const made = svg("circle", { class: "point", r: 5, tabindex: 0, role: "slider", "aria-label": grip.label, "aria-valuemin": 0, "aria-valuemax": 100 }, element);
+    const made = svg(
+      "circle",
+      {
+        class: "point",
+        r: 5,
+        tabindex: 0,
+        role: "slider",
+        "aria-label": grip.label,
+        "aria-valuemin": 0,
+        "aria-valuemax": 100,
+      },
+      element,
+    );
     made.dataset.grip = grip.key;
     made.addEventListener("pointerdown", (event) => {
       dragging = grip;

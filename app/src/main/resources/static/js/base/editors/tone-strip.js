@@ -29,14 +29,18 @@ export function toneStrip(settings, values, on) {
     const way = svg("line", { class: "zone-way", x1: middle, y1: GRIP_Y, y2: GRIP_Y }, group);
     const grip = svg("circle", { class: "zone-grip", r: 5.5, cy: GRIP_Y }, group);
     const line = () => ({ x: 2 * FAR * element.getScreenCTM().a, y: 0 });
-    pulled(hand, { setting: () => s, value: () => now[s.key], line }, {
-      input(value) {
-        now = { ...now, [s.key]: value };
-        draw();
-        on.input(s.key, value);
+    pulled(
+      hand,
+      { setting: () => s, value: () => now[s.key], line },
+      {
+        input(value) {
+          now = { ...now, [s.key]: value };
+          draw();
+          on.input(s.key, value);
+        },
+        change: (value) => on.change(s.key, value, s.label),
       },
-      change: (value) => on.change(s.key, value, s.label),
-    });
+    );
     return () => {
       const x = Math.min(W - 6, Math.max(6, middle + ((now[s.key] - s.start) / (s.max - s.start)) * FAR));
       way.setAttribute("x2", x);

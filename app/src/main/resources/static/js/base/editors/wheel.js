@@ -12,8 +12,14 @@ const GAP = 2; // degrees between patches
 const GREYS = ["0.32", "0.62", "0.9"]; // lightness of the patches, dark to light
 const GREY = { x: 112, width: 24, step: 31, low: 80, high: -80 };
 
-const polar = (radius, degrees) => [Math.cos((degrees * Math.PI) / 180) * radius, -Math.sin((degrees * Math.PI) / 180) * radius];
-const at = (radius, degrees) => polar(radius, degrees).map((v) => v.toFixed(2)).join(" ");
+const polar = (radius, degrees) => [
+  Math.cos((degrees * Math.PI) / 180) * radius,
+  -Math.sin((degrees * Math.PI) / 180) * radius,
+];
+const at = (radius, degrees) =>
+  polar(radius, degrees)
+    .map((v) => v.toFixed(2))
+    .join(" ");
 
 /** A piece of a ring, as the data of a path. */
 export const sector = (from, to, low, high) =>
@@ -102,7 +108,11 @@ export function wheel(settings, values, on) {
     svg("rect", { class: "patch-rim", x, y: RIM[0], width: GREY.width, height: RIM[1] - RIM[0] }, group);
     svg("line", { class: "wheel-start", x1: x, x2: x + GREY.width, y1: 0, y2: 0 }, group);
     const bar = svg("rect", { class: "patch-bar", x, width: GREY.width }, group);
-    const hand = svg("rect", { class: "patch-hand", x, y: GREY.high, width: GREY.width, height: RIM[1] - GREY.high }, group);
+    const hand = svg(
+      "rect",
+      { class: "patch-hand", x, y: GREY.high, width: GREY.width, height: RIM[1] - GREY.high },
+      group,
+    );
     const y = (v) => GREY.low + (GREY.high - GREY.low) * v;
     const line = () => ({ x: 0, y: (GREY.high - GREY.low) * drawing.getScreenCTM().a });
     return pull(patch, group, hand, line, (s, v) => {
@@ -114,19 +124,23 @@ export function wheel(settings, values, on) {
 
   function pull(patch, group, hand, line, shape) {
     const setting = () => settingOf(patch.column);
-    pulled(hand, { setting, value: () => now[setting().key], line }, {
-      input(value) {
-        now = { ...now, [setting().key]: value };
-        draw();
-        on.input(setting().key, value);
+    pulled(
+      hand,
+      { setting, value: () => now[setting().key], line },
+      {
+        input(value) {
+          now = { ...now, [setting().key]: value };
+          draw();
+          on.input(setting().key, value);
+        },
+        change: (value) => on.change(setting().key, value, setting().label),
+        held(is) {
+          if (is) held = patch.column;
+          else if (held === patch.column) held = null;
+          tell();
+        },
       },
-      change: (value) => on.change(setting().key, value, setting().label),
-      held(is) {
-        if (is) held = patch.column;
-        else if (held === patch.column) held = null;
-        tell();
-      },
-    });
+    );
     return () => {
       const s = setting();
       hand.dataset.patch = s.key;
@@ -146,7 +160,10 @@ export function wheel(settings, values, on) {
     start.setAttribute("r", INNER + (OUTER - INNER) * share(first, first.start));
     rows.forEach((name, i) => {
       buttons[i].setAttribute("aria-pressed", String(name === row));
-      buttons[i].classList.toggle("is-moved", settings.some((s) => s.row === name && now[s.key] !== s.start));
+      buttons[i].classList.toggle(
+        "is-moved",
+        settings.some((s) => s.row === name && now[s.key] !== s.start),
+      );
     });
     for (const patch of patches) patch();
     tell();

@@ -19,9 +19,20 @@ function line(job) {
   row.dataset.state = job.state;
   const words = job.open ? howFar(job) : [job.word, job.said].filter(Boolean).join(" · ");
   const made = new Date(job.madeAt);
-  const day = made.toDateString() === new Date().toDateString() ? "" : `${made.toLocaleDateString("en-GB", { day: "numeric", month: "short" })}, `;
-  const time = element("time", { dateTime: job.madeAt, className: "text-muted", textContent: day + made.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" }) });
-  row.append(time, element("b", { textContent: job.title }), element("span", { className: "text-muted", textContent: words }));
+  const day =
+    made.toDateString() === new Date().toDateString()
+      ? ""
+      : `${made.toLocaleDateString("en-GB", { day: "numeric", month: "short" })}, `;
+  const time = element("time", {
+    dateTime: job.madeAt,
+    className: "text-muted",
+    textContent: day + made.toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" }),
+  });
+  row.append(
+    time,
+    element("b", { textContent: job.title }),
+    element("span", { className: "text-muted", textContent: words }),
+  );
   const ends = element("span", { className: "job-ends" });
   if (job.open) {
     const stop = element("button", { type: "button", className: "button small", textContent: "Stop" });
@@ -29,10 +40,21 @@ function line(job) {
     stop.addEventListener("click", () => send("POST", `/api/jobs/${job.id}/stop`).then(look, sayFault));
     ends.append(stop);
   }
-  if (job.result) ends.append(element("a", { href: `/jobs/${job.id}/result`, className: "button small", textContent: "Save the result", download: "" }));
+  if (job.result)
+    ends.append(
+      element("a", {
+        href: `/jobs/${job.id}/result`,
+        className: "button small",
+        textContent: "Save the result",
+        download: "",
+      }),
+    );
   row.append(ends);
   if (job.state === "running") row.append(element("progress", { max: Math.max(1, job.total), value: job.done }));
-  if (job.faults.length > 0) row.append(element("ul", { className: "fault" }, ...job.faults.slice(0, 20).map((f) => element("li", { textContent: f }))));
+  if (job.faults.length > 0)
+    row.append(
+      element("ul", { className: "fault" }, ...job.faults.slice(0, 20).map((f) => element("li", { textContent: f }))),
+    );
   return row;
 }
 
@@ -55,7 +77,10 @@ async function lookAtTheDisk() {
   const box = document.querySelector("[data-tidy]");
   try {
     const { files, words } = await send("GET", "/api/tidy");
-    box.querySelector("[data-tidy-words]").textContent = files === 0 ? "Nothing lies in the data folder that nobody needs." : `${words.join(" · ")}. Nothing of it is named by a photo, an effect, a release or a step of undo.`;
+    box.querySelector("[data-tidy-words]").textContent =
+      files === 0
+        ? "Nothing lies in the data folder that nobody needs."
+        : `${words.join(" · ")}. Nothing of it is named by a photo, an effect, a release or a step of undo.`;
     box.querySelector("button").hidden = files === 0;
     box.hidden = false;
   } catch (error) {

@@ -12,7 +12,8 @@ const isLost = () => document.activeElement === document.body || document.active
 
 function remember(element) {
   const around = [];
-  for (let box = element.parentElement; box && around.length < FAR; box = box.parentElement) around.push({ box, place: placeIn(box, element) });
+  for (let box = element.parentElement; box && around.length < FAR; box = box.parentElement)
+    around.push({ box, place: placeIn(box, element) });
   last = { element, around };
 }
 
@@ -29,5 +30,10 @@ export function keepFocus() {
   document.addEventListener("keydown", () => (byKeys = true), true);
   document.addEventListener("pointerdown", () => (byKeys = false), true);
   document.addEventListener("focusin", (event) => event.target.matches(FOCUSABLE) && remember(event.target));
-  new MutationObserver(inNextFrame(restore)).observe(document.body, { subtree: true, childList: true, attributes: true, attributeFilter: ["hidden", "disabled"] });
+  new MutationObserver(inNextFrame(restore)).observe(document.body, {
+    subtree: true,
+    childList: true,
+    attributes: true,
+    attributeFilter: ["hidden", "disabled"],
+  });
 }

@@ -2,10 +2,24 @@
 import { element } from "./element.js";
 import { NAME } from "./rules.js";
 
-function field({ name, label, kind = "text", value = "", max = NAME, choices = [], rows = 8, hint = "", optional = false }) {
+function field({
+  name,
+  label,
+  kind = "text",
+  value = "",
+  max = NAME,
+  choices = [],
+  rows = 8,
+  hint = "",
+  optional = false,
+}) {
   const common = { name, className: "input", required: !optional, autocomplete: "off" };
   const input =
-    kind === "choice" ? element("select", common, ...choices) : kind === "lines" ? element("textarea", { ...common, rows }) : element("input", { ...common, maxLength: max });
+    kind === "choice"
+      ? element("select", common, ...choices)
+      : kind === "lines"
+        ? element("textarea", { ...common, rows })
+        : element("input", { ...common, maxLength: max });
   if (value !== "") input.value = value;
   const made = element("label", { className: "field" }, label, input);
   if (hint) made.append(element("span", { textContent: hint }));
@@ -22,7 +36,15 @@ export function ask({ title, words = "", fields, label }, done) {
   const fault = element("p", { className: "fault", hidden: true });
   const leave = element("button", { type: "button", className: "button", textContent: "Cancel" });
   const go = element("button", { className: "button primary", textContent: label });
-  const form = element("form", {}, element("h2", { textContent: title, id: "asked" }), ...(words ? [element("p", { textContent: words })] : []), ...fields.map(field), fault, element("div", { className: "ends" }, leave, go));
+  const form = element(
+    "form",
+    {},
+    element("h2", { textContent: title, id: "asked" }),
+    ...(words ? [element("p", { textContent: words })] : []),
+    ...fields.map(field),
+    fault,
+    element("div", { className: "ends" }, leave, go),
+  );
   const dialog = element("dialog", { className: "dialog" }, form);
   dialog.setAttribute("aria-labelledby", "asked");
   leave.addEventListener("click", () => dialog.close());

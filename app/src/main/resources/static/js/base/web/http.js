@@ -69,7 +69,8 @@ async function refused(answer) {
   } catch {
     // not ours, or cut short
   }
-  const otherwise = answer.status === 403 ? FORBIDDEN : `The application answered ${answer.status}. Reload the page and try again.`;
+  const otherwise =
+    answer.status === 403 ? FORBIDDEN : `The application answered ${answer.status}. Reload the page and try again.`;
   return new Refused(said.sentence ?? otherwise, answer.status, said);
 }
 
@@ -109,7 +110,14 @@ function uploadOnce(address, file, onShare) {
     request.upload.addEventListener("progress", (e) => onShare(e.loaded / Math.max(1, e.total)));
     request.addEventListener("load", () => {
       if (request.status < 300) resolve(request.response);
-      else reject(new Refused(request.response?.sentence ?? `“${file.name}” was not taken.`, request.status, request.response ?? {}));
+      else
+        reject(
+          new Refused(
+            request.response?.sentence ?? `“${file.name}” was not taken.`,
+            request.status,
+            request.response ?? {},
+          ),
+        );
     });
     request.addEventListener("error", () => reject(new Refused(LOST, 0)));
     request.send(form);

@@ -43,7 +43,10 @@ async function tried(password) {
   try {
     const page = await fetch("/log-in");
     const token = new DOMParser().parseFromString(await page.text(), "text/html").querySelector("[name=_csrf]").value;
-    const answer = await fetch("/log-in", { method: "POST", body: new URLSearchParams({ username: "maker", password, _csrf: token }) });
+    const answer = await fetch("/log-in", {
+      method: "POST",
+      body: new URLSearchParams({ username: "maker", password, _csrf: token }),
+    });
     if (new URL(answer.url).pathname !== "/log-in") return "";
     const said = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector(".fault");
     return said?.textContent ?? "This is not the password."; // or it was not looked at yet

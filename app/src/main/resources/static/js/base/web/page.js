@@ -39,7 +39,10 @@ async function run(element, body) {
   const [method, address] = element.dataset.send.split(" ");
   await settled();
   const [path, query = ""] = address.split("?");
-  const answer = await takeBack((q) => send(method, q ? `${path}?${q}` : path, body), Object.fromEntries(new URLSearchParams(query)));
+  const answer = await takeBack(
+    (q) => send(method, q ? `${path}?${q}` : path, body),
+    Object.fromEntries(new URLSearchParams(query)),
+  );
   if (answer?.job) await watch(element, answer.job);
   else if (answer) show(answer);
   return answer;
@@ -116,7 +119,8 @@ function undoKeys(event) {
 
 function closeMenus(event) {
   for (const menu of document.querySelectorAll("details.menu[open]")) {
-    if (!menu.contains(event.target) || (event.target.closest(".menu > div") && !event.target.closest("label"))) menu.open = false;
+    if (!menu.contains(event.target) || (event.target.closest(".menu > div") && !event.target.closest("label")))
+      menu.open = false;
   }
 }
 

@@ -5,7 +5,8 @@ export function partsOf(root) {
   for (const button of buttons) {
     button.addEventListener("click", () => {
       for (const other of buttons) other.setAttribute("aria-pressed", String(other === button));
-      for (const part of root.querySelectorAll("[data-beside-part]")) part.hidden = part.dataset.besidePart !== button.dataset.beside;
+      for (const part of root.querySelectorAll("[data-beside-part]"))
+        part.hidden = part.dataset.besidePart !== button.dataset.beside;
     });
   }
 }

@@ -23,7 +23,9 @@ export function question(sentence, labels) {
     return made;
   };
   button("Leave it", "-1", "button");
-  const answers = labels.map((label, i) => button(label, String(i), i === labels.length - 1 ? "button primary" : "button"));
+  const answers = labels.map((label, i) =>
+    button(label, String(i), i === labels.length - 1 ? "button primary" : "button"),
+  );
   form.append(words, ends);
   dialog.append(form);
   document.body.append(dialog);

@@ -3,14 +3,19 @@
 export const FOCUSABLE = "button, input, select, textarea, a[href], summary, [tabindex]";
 
 /** What an element is known by: its act where its words change with it. */
-const nameOf = (e) => e.dataset?.act ?? e.getAttribute("aria-label") ?? (e.matches("input, select, textarea") ? "" : e.textContent.trim());
+const nameOf = (e) =>
+  e.dataset?.act ?? e.getAttribute("aria-label") ?? (e.matches("input, select, textarea") ? "" : e.textContent.trim());
 
 /** Whether an element that has the focus can keep it. */
 export const canHold = (e) => !e.disabled && e.getClientRects().length > 0;
 const all = (box) => [...box.querySelectorAll(FOCUSABLE)];
 
 /** Where an element stands within a box: its name, its sort, and its place in the order. */
-export const placeIn = (box, element) => ({ name: nameOf(element), type: element.type, index: all(box).indexOf(element) });
+export const placeIn = (box, element) => ({
+  name: nameOf(element),
+  type: element.type,
+  index: all(box).indexOf(element),
+});
 
 /** What stands there now: of the same name, or else the nearest in the order; null for nothing. */
 export function nearestOf(box, { name, type, index }) {

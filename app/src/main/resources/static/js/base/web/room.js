@@ -3,8 +3,20 @@
 
 const STEP = 12;
 const EDGES = {
-  column: { least: 220, rest: 420, size: "innerWidth", at: (e, box) => box.right - e.clientX, keys: { ArrowLeft: 1, ArrowRight: -1 } },
-  rail: { least: 110, rest: 260, size: "innerHeight", at: (e, box) => box.bottom - e.clientY, keys: { ArrowUp: 1, ArrowDown: -1 } },
+  column: {
+    least: 220,
+    rest: 420,
+    size: "innerWidth",
+    at: (e, box) => box.right - e.clientX,
+    keys: { ArrowLeft: 1, ArrowRight: -1 },
+  },
+  rail: {
+    least: 110,
+    rest: 260,
+    size: "innerHeight",
+    at: (e, box) => box.bottom - e.clientY,
+    keys: { ArrowUp: 1, ArrowDown: -1 },
+  },
 };
 
 /**
@@ -13,7 +25,8 @@ const EDGES = {
  * @returns { toggleWhole(), leaveWhole(): whether it was whole }
  */
 export function room(root, name) {
-  for (const element of root.querySelectorAll("[data-edge]")) edge(root, element, `nine-veils.${name}.${element.dataset.edge}`);
+  for (const element of root.querySelectorAll("[data-edge]"))
+    edge(root, element, `nine-veils.${name}.${element.dataset.edge}`);
   const button = root.querySelector("[data-whole]");
   const whole = (wanted) => {
     document.body.classList.toggle("is-whole", wanted);
@@ -42,7 +55,14 @@ function edge(root, element, key) {
   element.setAttribute("aria-orientation", element.dataset.edge === "column" ? "vertical" : "horizontal");
   element.title = "Drag, or arrow keys; double-click for the first size";
   const most = () => window[how.size] - how.rest;
-  const now = () => Number.parseFloat(root.style.getPropertyValue(property)) || Number.parseFloat(getComputedStyle(root).getPropertyValue(`grid-template-${element.dataset.edge === "column" ? "columns" : "rows"}`).split(" ").at(-1));
+  const now = () =>
+    Number.parseFloat(root.style.getPropertyValue(property)) ||
+    Number.parseFloat(
+      getComputedStyle(root)
+        .getPropertyValue(`grid-template-${element.dataset.edge === "column" ? "columns" : "rows"}`)
+        .split(" ")
+        .at(-1),
+    );
 
   function set(size) {
     const fits = Math.round(Math.min(most(), Math.max(how.least, size)));

@@ -37,9 +37,20 @@ export function savedLine(took, retry, back = () => {}) {
     fault(error, again, waits) {
       waited ||= waits;
       line.textContent = waits ? "Waiting" : "Not saved";
-      if (waits) say(`${error.message} Your change is kept here and is saved as soon as it can be.`, { fault: true, label: "Try now", action: retry });
+      if (waits)
+        say(`${error.message} Your change is kept here and is saved as soon as it can be.`, {
+          fault: true,
+          label: "Try now",
+          action: retry,
+        });
       else if (again) say(error.message, { fault: true, label: "Do mine again", action: again });
       else sayFault(error);
     },
   };
+}
+
+/** There is something to take back now, of which no more is known yet. */
+export function canUndo() {
+  const button = document.querySelector("[data-undo-button]");
+  if (button) button.disabled = false;
 }

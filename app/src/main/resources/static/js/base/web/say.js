@@ -5,7 +5,10 @@ const SHOWN_MS = 7000;
 let timer;
 
 /** @param what { fault, action, label } or { actions: [{ label, run }] } */
-export function say(sentence, { fault = false, action, label = "Undo", actions = action ? [{ label, run: action }] : [] } = {}) {
+export function say(
+  sentence,
+  { fault = false, action, label = "Undo", actions = action ? [{ label, run: action }] : [] } = {},
+) {
   if (!sentence) return;
   const shown = document.querySelector(".said");
   clearTimeout(timer);
@@ -18,17 +21,18 @@ export function say(sentence, { fault = false, action, label = "Undo", actions =
   const words = document.createElement("span");
   words.textContent = sentence;
   line.append(words);
-  for (const { label: text, run } of actions) {
-    const button = document.createElement("button");
-    button.type = "button";
-    button.textContent = text;
-    button.addEventListener("click", () => {
-      line.remove();
-      run();
-    });
-    line.append(button);
-  }
+  line.append(...actions.map((act) => doing(act, line)));
   document.body.append(line);
+}
+
+/** The button of something that can be done; the line goes when it is pressed. */
+function doing({ label, run }, line) {
+  const button = Object.assign(document.createElement("button"), { type: "button", textContent: label });
+  button.addEventListener("click", () => {
+    line.remove();
+    run();
+  });
+  return button;
 }
 
 /** Takes the line away, as when what it said no longer holds. */

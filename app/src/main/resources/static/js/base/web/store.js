@@ -2,12 +2,9 @@
 // stored and what the hand is still moving. Changes are functions of the document, so they can be put
 // on whatever state the application answers with; every answer is taken whole, never its revision alone.
 
+import { all, applied } from "./changes.js";
 import { newName } from "./names.js";
-
-const RETRY_MS = [1000, 2000, 4000, 8000];
-const TRIES_AT_A_FAULT = 3;
-/** No answer, not logged in, not trusted, busy, no room on the disk: it can be stored later. */
-const WAITS = [0, 401, 403, 503, 507];
+import { waitAfter } from "./trying.js";
 
 export class Store {
   #base;
@@ -124,7 +121,10 @@ export class Store {
     const asked = rest.filter((one) => one.send);
     const names = [onTheWay, ...asked, last].filter(Boolean).map((one) => one.name);
     for (const one of asked) one.send(one.name, this.#on(names), one.at).catch(() => {});
-    if (last) this.how.put({ ...this.#body(last, this.doc, names), built: this.#base[this.key] }, last.name, last.at).catch(() => {});
+    if (last)
+      this.how
+        .put({ ...this.#body(last, this.doc, names), built: this.#base[this.key] }, last.name, last.at)
+        .catch(() => {});
   }
 
   /** @param names of requests that may come before, in whatever order */
@@ -191,11 +191,9 @@ export class Store {
   }
 
   async #failed(one, error) {
-    const lost = WAITS.includes(error.status);
-    const fault = !lost && !(error.status < 500);
-    if (lost || (fault && ++this.#tries < TRIES_AT_A_FAULT)) {
-      const wait = RETRY_MS[Math.min(this.#tries, RETRY_MS.length - 1)];
-      if (lost) this.#tries += 1;
+    this.#tries += 1;
+    const wait = waitAfter(error, this.#tries);
+    if (wait) {
       this.#timer = setTimeout(() => this.retry(), wait);
       this.#nowStuck();
       this.on.fault(error, null, true);
@@ -218,16 +216,5 @@ export class Store {
     } catch {
       this.#take(this.#base);
     }
-  }
-}
-
-const all = (fns, doc) => fns.reduce((next, fn) => applied(fn, next), doc);
-
-/** A change that finds nothing to change, such as of a veil that is gone, changes nothing. */
-function applied(fn, doc) {
-  try {
-    return fn(doc) ?? doc;
-  } catch {
-    return doc;
   }
 }

@@ -14,7 +14,10 @@ export async function takeBack(run, query) {
     } catch (error) {
       if (!(error.offers?.length > 0)) throw error;
       const offers = [...error.offers].reverse(); // what is proposed first stands at the end
-      const chosen = await question(error.message, offers.map((o) => o.label));
+      const chosen = await question(
+        error.message,
+        offers.map((o) => o.label),
+      );
       if (chosen < 0) return null;
       for (const [key, value] of new URLSearchParams(offers[chosen].query)) params.set(key, value);
     }

@@ -31,11 +31,18 @@ async function bring(file) {
   const told = find("checking");
   told.textContent = "Checking";
   try {
-    const answer = await fetch("/api/safe/restore", { method: "PUT", body: file, headers: { "X-CSRF-TOKEN": csrf(), "Content-Type": "application/octet-stream" } });
+    const answer = await fetch("/api/safe/restore", {
+      method: "PUT",
+      body: file,
+      headers: { "X-CSRF-TOKEN": csrf(), "Content-Type": "application/octet-stream" },
+    });
     const said = await answer.json();
     if (!answer.ok) throw new Error(said.sentence ?? "The backup was not taken.");
     told.textContent = said.words;
-    const chosen = await question(`${said.words} At the next start it takes the place of what is here, which is set aside and not overwritten.`, ["Let it take the place"]);
+    const chosen = await question(
+      `${said.words} At the next start it takes the place of what is here, which is set aside and not overwritten.`,
+      ["Let it take the place"],
+    );
     const then = await send(chosen === 0 ? "POST" : "DELETE", "/api/safe/restore");
     if (chosen === 0) {
       sayAfterReload(then.said);

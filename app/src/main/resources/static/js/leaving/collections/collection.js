@@ -22,7 +22,11 @@ const { kits } = JSON.parse(root.dataset.tree);
 const form = root.querySelector("[data-words]");
 const fault = form.querySelector(".fault");
 const pack = document.querySelector("[data-pack]");
-const cover = { photo: root.querySelector("[data-cover-photo]"), effect: root.querySelector("[data-cover-effect]"), box: root.querySelector("[data-cover]") };
+const cover = {
+  photo: root.querySelector("[data-cover-photo]"),
+  effect: root.querySelector("[data-cover-effect]"),
+  box: root.querySelector("[data-cover]"),
+};
 const FIELDS = ["name", "version", "licence", "notes"];
 let typed = {};
 
@@ -30,7 +34,11 @@ const line = savedLine(show, () => store.retry());
 const store = new Store(
   JSON.parse(root.dataset.state),
   "collection",
-  { put: (...save) => send("PUT", `/api/collections/${id}`, ...save), get: () => send("GET", `/api/collections/${id}`), gesture },
+  {
+    put: (...save) => send("PUT", `/api/collections/${id}`, ...save),
+    get: () => send("GET", `/api/collections/${id}`),
+    gesture,
+  },
   {
     ...line,
     saved() {
@@ -67,7 +75,12 @@ const between = new SinceList(compared);
 function goTo(name) {
   const [act, kitId, sectionId] = name.split(":");
   if (act === "leave") return leaveOut(Number(kitId), Number(sectionId));
-  const to = { version: form.elements.version, licence: form.elements.licence, cover: cover.photo, choose: root.querySelector("[data-tick]") }[name];
+  const to = {
+    version: form.elements.version,
+    licence: form.elements.licence,
+    cover: cover.photo,
+    choose: root.querySelector("[data-tick]"),
+  }[name];
   to?.scrollIntoView({ block: "center" });
   to?.focus();
 }
@@ -80,7 +93,9 @@ function leaveOut(kitId, sectionId) {
 
 function look() {
   checks.look();
-  since.look(`/collections/${id}/since`, ({ last }) => (last ? `Since ${last}` : "Since the last release"), saidSince).catch(sayFault);
+  since
+    .look(`/collections/${id}/since`, ({ last }) => (last ? `Since ${last}` : "Since the last release"), saidSince)
+    .catch(sayFault);
 }
 
 function saidSince({ last, least, changes }) {
@@ -88,11 +103,24 @@ function saidSince({ last, least, changes }) {
   if (changes.length === 0) return ["Nothing has changed."];
   const take = element("button", { type: "button", className: "button small", textContent: `Call it ${least}` });
   take.addEventListener("click", () => change((c) => ({ ...c, version: least }), `version ${least}`));
-  return [`${summary(changes)}: at least `, element("b", { textContent: least }), ". ", ...(store.doc.version === least ? [] : [take])];
+  return [
+    `${summary(changes)}: at least `,
+    element("b", { textContent: least }),
+    ". ",
+    ...(store.doc.version === least ? [] : [take]),
+  ];
 }
 
 function fillEffects() {
-  const groups = kits.filter((k) => store.doc.kits.includes(k.id)).map((kit) => element("optgroup", { label: kit.name }, ...kit.sections.flatMap((s) => s.effects.map((e) => new Option(e.name, e.id)))));
+  const groups = kits
+    .filter((k) => store.doc.kits.includes(k.id))
+    .map((kit) =>
+      element(
+        "optgroup",
+        { label: kit.name },
+        ...kit.sections.flatMap((s) => s.effects.map((e) => new Option(e.name, e.id))),
+      ),
+    );
   cover.effect.replaceChildren(new Option("no effect", 0), ...groups);
   cover.effect.value = String(store.doc.coverEffect);
   if (cover.effect.selectedIndex < 0) cover.effect.value = "0";
@@ -118,8 +146,16 @@ function showCover() {
   if (cover.box.dataset.shows === key) return;
   cover.box.dataset.shows = key;
   const there = coverPhoto > 0 && coverEffect > 0;
-  const picture = (after) => Object.assign(new Image(), { alt: after ? "Cover, after" : "Cover, before", src: `/collections/${id}/buyer/cover?after=${after}&photo=${coverPhoto}&wears=${coverEffect}` });
-  cover.box.replaceChildren(...(there ? [picture(false), picture(true)] : [element("p", { className: "text-muted", textContent: "No cover yet: choose a photo and what it wears." })]));
+  const picture = (after) =>
+    Object.assign(new Image(), {
+      alt: after ? "Cover, after" : "Cover, before",
+      src: `/collections/${id}/buyer/cover?after=${after}&photo=${coverPhoto}&wears=${coverEffect}`,
+    });
+  cover.box.replaceChildren(
+    ...(there
+      ? [picture(false), picture(true)]
+      : [element("p", { className: "text-muted", textContent: "No cover yet: choose a photo and what it wears." })]),
+  );
 }
 
 form.addEventListener("submit", (event) => event.preventDefault());
@@ -129,13 +165,18 @@ form.addEventListener("change", ({ target }) => {
   change((c) => ({ ...c, [name]: value }), `${name} of ${store.doc.name}`);
   typed = { name, value };
 });
-cover.photo.addEventListener("change", () => change((c) => ({ ...c, coverPhoto: Number(cover.photo.value) }), "photo of the cover"));
-cover.effect.addEventListener("change", () => change((c) => ({ ...c, coverEffect: Number(cover.effect.value) }), "effect of the cover"));
+cover.photo.addEventListener("change", () =>
+  change((c) => ({ ...c, coverPhoto: Number(cover.photo.value) }), "photo of the cover"),
+);
+cover.effect.addEventListener("change", () =>
+  change((c) => ({ ...c, coverEffect: Number(cover.effect.value) }), "effect of the cover"),
+);
 
 async function packed(seen) {
   const { job, asks } = await send("POST", `/api/collections/${id}/pack?seen=${seen}`);
   if (asks) {
-    document.querySelector("[data-asks]").textContent = asks === 1 ? "One thing on the right is worth a look." : `${asks} things on the right are worth a look.`;
+    document.querySelector("[data-asks]").textContent =
+      asks === 1 ? "One thing on the right is worth a look." : `${asks} things on the right are worth a look.`;
     return document.querySelector("#pack-all-the-same").showModal();
   }
   const label = pack.textContent;
@@ -158,13 +199,20 @@ root.querySelector("[data-compare]")?.addEventListener("submit", async (event) =
   event.preventDefault();
   const { one, two } = Object.fromEntries(new FormData(event.target));
   try {
-    await between.look(`/collections/packed/${one}/${two}`, () => "", ({ changes }) => [changes.length > 0 ? summary(changes) : "They hold the same."]);
+    await between.look(
+      `/collections/packed/${one}/${two}`,
+      () => "",
+      ({ changes }) => [changes.length > 0 ? summary(changes) : "They hold the same."],
+    );
   } catch (error) {
     sayFault(error);
   }
 });
 making(root.querySelector("[data-tables]"), ({ format }) => `/api/collections/${id}/tables?format=${format}`);
-making(root.querySelector("[data-guides]"), ({ release, format }) => `/api/collections/packed/${release}/guide?format=${format}`);
+making(
+  root.querySelector("[data-guides]"),
+  ({ release, format }) => `/api/collections/packed/${release}/guide?format=${format}`,
+);
 listenMaker();
 listenStall(root.querySelector("[data-stall]"), id);
 show();

@@ -4,7 +4,8 @@ const without = (list, ids) => list.filter((id) => !ids.includes(id));
 const effectsOf = (kit) => kit.sections.flatMap((s) => s.effects.map((e) => e.id));
 
 /** Whether an effect of a section goes in. */
-export const goesIn = (doc, kit, section, effect) => doc.kits.includes(kit.id) && !doc.withoutSections.includes(section.id) && !doc.withoutEffects.includes(effect.id);
+export const goesIn = (doc, kit, section, effect) =>
+  doc.kits.includes(kit.id) && !doc.withoutSections.includes(section.id) && !doc.withoutEffects.includes(effect.id);
 
 /** How many effects of a section go in, and of how many. */
 export function countOf(doc, kit, section) {
@@ -29,7 +30,10 @@ export function tickKit(doc, kit, on) {
   return {
     ...doc,
     kits: on ? [...doc.kits, kit.id] : without(doc.kits, [kit.id]),
-    withoutSections: without(doc.withoutSections, kit.sections.map((s) => s.id)),
+    withoutSections: without(
+      doc.withoutSections,
+      kit.sections.map((s) => s.id),
+    ),
     withoutEffects: without(doc.withoutEffects, effectsOf(kit)),
   };
 }
@@ -42,7 +46,11 @@ export function tickSection(doc, kit, section, on) {
     return { ...tickKit(doc, kit, true), withoutSections: [...doc.withoutSections, ...others] };
   }
   const rest = without(doc.withoutSections, [section.id]);
-  return { ...doc, withoutSections: on ? rest : [...rest, section.id], withoutEffects: without(doc.withoutEffects, ids) };
+  return {
+    ...doc,
+    withoutSections: on ? rest : [...rest, section.id],
+    withoutEffects: without(doc.withoutEffects, ids),
+  };
 }
 
 /** An effect goes in or stays out; ticking one of a section that is out brings it alone. */

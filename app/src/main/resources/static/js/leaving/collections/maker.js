@@ -27,14 +27,21 @@ async function answered(response) {
 async function exported(form) {
   const headers = { "Content-Type": "application/json", "X-CSRF-TOKEN": csrf() };
   const body = JSON.stringify({ phrase: form.elements.phrase.value });
-  const file = await answered(await fetch("/api/makers-key/export", { method: "POST", headers, body })).then((r) => r.blob());
-  const link = Object.assign(document.createElement("a"), { href: URL.createObjectURL(file), download: "makers-key.json" });
+  const file = await answered(await fetch("/api/makers-key/export", { method: "POST", headers, body })).then((r) =>
+    r.blob(),
+  );
+  const link = Object.assign(document.createElement("a"), {
+    href: URL.createObjectURL(file),
+    download: "makers-key.json",
+  });
   link.click();
   URL.revokeObjectURL(link.href);
 }
 
 async function taken(form) {
-  const answer = await answered(await fetch("/api/makers-key", { method: "POST", headers: { "X-CSRF-TOKEN": csrf() }, body: new FormData(form) }));
+  const answer = await answered(
+    await fetch("/api/makers-key", { method: "POST", headers: { "X-CSRF-TOKEN": csrf() }, body: new FormData(form) }),
+  );
   const { said } = await answer.json();
   document.querySelector("[data-key]").textContent = said;
   say(said);
@@ -42,7 +49,9 @@ async function taken(form) {
 
 export function listenMaker() {
   const mark = document.querySelector("[data-mark]");
-  mark.addEventListener("change", () => send("PUT", "/api/makers-mark", { mark: mark.value }).then(() => say("Set."), sayFault));
+  mark.addEventListener("change", () =>
+    send("PUT", "/api/makers-mark", { mark: mark.value }).then(() => say("Set."), sayFault),
+  );
   asking(document.querySelector("[data-export-key]"), exported);
   asking(document.querySelector("[data-take-key]"), taken);
 }

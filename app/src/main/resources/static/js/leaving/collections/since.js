@@ -2,7 +2,12 @@
 import { element } from "../../base/web/element.js";
 import { send } from "../../base/web/http.js";
 
-const SAID = { "same-look": ["looks as before", "look as before"], new: ["new", "new"], look: ["looks different", "look different"], gone: ["taken out", "taken out"] };
+const SAID = {
+  "same-look": ["looks as before", "look as before"],
+  new: ["new", "new"],
+  look: ["looks different", "look different"],
+  gone: ["taken out", "taken out"],
+};
 
 /** How many there are of each sort, in words. */
 export function summary(changes) {
@@ -45,7 +50,12 @@ export class SinceList {
   }
 
   #line(change, address, asked) {
-    const picture = (side) => Object.assign(new Image(), { alt: side === "old" ? "Before" : "Now", loading: "lazy", src: `${address}/${side}?of=${asked}-${Date.now()}` });
+    const picture = (side) =>
+      Object.assign(new Image(), {
+        alt: side === "old" ? "Before" : "Now",
+        loading: "lazy",
+        src: `${address}/${side}?of=${asked}-${Date.now()}`,
+      });
     const shown = (side) => (this.pictures && change[side] ? [picture(side)] : []);
     const pictures = element("span", { className: "since-two" }, ...shown("old"), ...shown("now"));
     const by = element("b", { className: "since-by", textContent: change.word });
@@ -56,7 +66,14 @@ export class SinceList {
         () => (by.textContent = change.word),
       );
     }
-    const words = element("span", { className: "since-words" }, element("b", { textContent: change.name }), element("small", { textContent: [change.words.join("; ") || change.where, worn(change.photos)].filter(Boolean).join(" · ") }));
+    const words = element(
+      "span",
+      { className: "since-words" },
+      element("b", { textContent: change.name }),
+      element("small", {
+        textContent: [change.words.join("; ") || change.where, worn(change.photos)].filter(Boolean).join(" · "),
+      }),
+    );
     const line = element("li", {}, pictures, words, by);
     line.dataset.sort = change.sort;
     return line;

@@ -5,7 +5,8 @@ import { quietButton } from "../../base/web/button.js";
 import { say, sayFault } from "../../base/web/say.js";
 
 /** How often a version was fetched, the made-up part told apart. */
-export const fetchedWords = ({ fetched, simulated }) => `fetched ${fetched} here, ${simulated} by the simulated clientele`;
+export const fetchedWords = ({ fetched, simulated }) =>
+  `fetched ${fetched} here, ${simulated} by the simulated clientele`;
 
 export function listenStall(root, collection) {
   const find = (name) => root.querySelector(`[data-${name}]`);
@@ -20,11 +21,23 @@ export function listenStall(root, collection) {
     const words = [version.price, version.out ? fetchedWords(version) : "withdrawn"].filter(Boolean).join(" · ");
     const button = quietButton(version.out ? "Withdraw" : "Put out again", () => turn(version).catch(sayFault));
     button.setAttribute("aria-label", `${button.textContent} ${version.version}`);
-    return element("li", {}, element("b", { textContent: version.version }), element("span", { textContent: words }), button);
+    return element(
+      "li",
+      {},
+      element("b", { textContent: version.version }),
+      element("span", { textContent: words }),
+      button,
+    );
   }
 
   function show({ code, page, versions = [] }) {
-    const told = code ? ["Under ", element("a", { href: page, className: "stall-code", textContent: code }), ". Who has an older version is told what changes."] : ["Put a packed release out under a code; who has an older one is told what changes."];
+    const told = code
+      ? [
+          "Under ",
+          element("a", { href: page, className: "stall-code", textContent: code }),
+          ". Who has an older version is told what changes.",
+        ]
+      : ["Put a packed release out under a code; who has an older one is told what changes."];
     find("stall-said").replaceChildren(...told);
     find("stall-versions").replaceChildren(...versions.map(line));
   }

@@ -26,14 +26,29 @@ export class Tree {
     const at = doc.kits.indexOf(kit.id);
     const counts = kit.sections.map((s) => tickOf(doc, kit, s));
     const partly = chosen && counts.some((c) => !c.ticked || c.partly);
-    const moves = chosen && doc.kits.length > 1 ? [this.#move(kit, -1, at === 0), this.#move(kit, 1, at === doc.kits.length - 1)] : [];
-    const head = element("div", { className: "tick-line is-kit" }, this.#box(`kit:${kit.id}`, kit.name, chosen, partly), ...moves, element("small", { textContent: kitWords(doc, kit) }));
+    const moves =
+      chosen && doc.kits.length > 1
+        ? [this.#move(kit, -1, at === 0), this.#move(kit, 1, at === doc.kits.length - 1)]
+        : [];
+    const head = element(
+      "div",
+      { className: "tick-line is-kit" },
+      this.#box(`kit:${kit.id}`, kit.name, chosen, partly),
+      ...moves,
+      element("small", { textContent: kitWords(doc, kit) }),
+    );
     const sections = chosen ? kit.sections.map((s) => this.#section(kit, s)) : [];
     return element("li", {}, head, element("ul", {}, ...sections));
   }
 
   #move(kit, by, disabled) {
-    const button = element("button", { type: "button", className: "button quiet small", textContent: by < 0 ? "↑" : "↓", disabled, title: by < 0 ? "Goes in earlier" : "Goes in later" });
+    const button = element("button", {
+      type: "button",
+      className: "button quiet small",
+      textContent: by < 0 ? "↑" : "↓",
+      disabled,
+      title: by < 0 ? "Goes in earlier" : "Goes in later",
+    });
     button.dataset.act = `move:${kit.id}:${by}`;
     button.setAttribute("aria-label", `${kit.name} ${by < 0 ? "earlier" : "later"}`);
     return button;
@@ -47,14 +62,25 @@ export class Tree {
     more.dataset.act = `open:${section.id}`;
     more.setAttribute("aria-expanded", String(open));
     more.setAttribute("aria-label", `Effects of ${section.name}`);
-    const line = element("div", { className: "tick-line" }, more, this.#box(`section:${section.id}`, section.name, ticked, partly), element("small", { textContent: `${n} of ${of}` }));
+    const line = element(
+      "div",
+      { className: "tick-line" },
+      more,
+      this.#box(`section:${section.id}`, section.name, ticked, partly),
+      element("small", { textContent: `${n} of ${of}` }),
+    );
     const effects = open ? section.effects.map((e) => this.#effect(kit, section, e)) : [];
     return element("li", {}, line, element("ul", {}, ...effects));
   }
 
   #effect(kit, section, effect) {
     const old = effect.older ? [element("small", { className: "section-mark", textContent: "older edition" })] : [];
-    return element("li", { className: "tick-line" }, this.#box(`effect:${effect.id}`, effect.name, goesIn(this.doc, kit, section, effect), false), ...old);
+    return element(
+      "li",
+      { className: "tick-line" },
+      this.#box(`effect:${effect.id}`, effect.name, goesIn(this.doc, kit, section, effect), false),
+      ...old,
+    );
   }
 
   #box(tick, name, checked, indeterminate) {

@@ -26,7 +26,16 @@ import { handlesOf } from "./handles.js";
 import { hanging } from "./hanging.js";
 import { benchKeys } from "./keys.js";
 import { wayWords } from "./looking.js";
-import { begun, brushed as brushedNow, fitted, opened, peekedAt, request as requested, seen, veilOf as veilIn } from "./page-state.js";
+import {
+  begun,
+  brushed as brushedNow,
+  fitted,
+  opened,
+  peekedAt,
+  request as requested,
+  seen,
+  veilOf as veilIn,
+} from "./page-state.js";
 import { Words } from "./words.js";
 import { Painting } from "../../photo/stage/painting.js";
 import { veilPanel } from "./panel.js";
@@ -94,12 +103,24 @@ const painting = new Painting(stage, store, api, state.painted, {
 });
 const handles = new Handles(stage);
 const words = new Words(find, state, (fn, what) => take(fn, what));
-const live = new Live(find, () => `${api}/render`, () => (painting.storing ? null : request()), state.limits);
+const live = new Live(
+  find,
+  () => `${api}/render`,
+  () => (painting.storing ? null : request()),
+  state.limits,
+);
 const trace = new Trace(
   find("trace"),
   stage,
-  { address: `${api}/trace`, body: () => ({ ...onPhoto(), effect }), named: ({ bundle }) => (bundle === 0 ? base.name : "") },
-  { flash: (step) => peek(step && changed(effect, step.veil, { lifted: true }), step && `Without “${step.name}”`), open: (step) => veilOf(step.veil) && open(step.veil) },
+  {
+    address: `${api}/trace`,
+    body: () => ({ ...onPhoto(), effect }),
+    named: ({ bundle }) => (bundle === 0 ? base.name : ""),
+  },
+  {
+    flash: (step) => peek(step && changed(effect, step.veil, { lifted: true }), step && `Without “${step.name}”`),
+    open: (step) => veilOf(step.veil) && open(step.veil),
+  },
 );
 
 const onPhoto = () => ({ photo: wall.photo.id, ...base.body });
@@ -130,7 +151,7 @@ function took(answer, differs) {
   const painted = painting.take(answer);
   words.promise(answer.promises);
   effect = store.doc;
-  if (differs || painted) show(), redraw(); // else what is being typed stays
+  if (differs || painted) (show(), redraw()); // else what is being typed stays
 }
 
 /** Asks anew for the picture and for what is told of it. */
@@ -225,7 +246,10 @@ function show() {
   page = fitted(page, effect);
   const { openId, way } = page;
   if (!openId) panel = null;
-  rail.show(cloths(effect, kinds, (id) => selection.has(id)), openId);
+  rail.show(
+    cloths(effect, kinds, (id) => selection.has(id)),
+    openId,
+  );
   column.show(panel?.element ?? null);
   const under = brushed();
   const painted = painting.has(under?.id);
@@ -268,7 +292,10 @@ async function choosePhoto(next) {
 
 listenVariants(column, find("variants-open"), api, { effect: () => effect, saved: () => store.settled(), peek, take });
 listenUndo(undo);
-listenExports(document.querySelectorAll("[data-format]"), (format) => `${api}/export?photo=${wall.photo.id}&format=${format}`);
+listenExports(
+  document.querySelectorAll("[data-format]"),
+  (format) => `${api}/export?photo=${wall.photo.id}&format=${format}`,
+);
 
 listen(
   benchKeys({

@@ -20,13 +20,15 @@ export function beside(root) {
     tabs.hidden = !panel && !differing;
     for (const button of tabs.querySelectorAll("[data-shows]")) {
       button.setAttribute("aria-pressed", String(button.dataset.shows === shown));
-      button.hidden = (button.dataset.shows === "veil" && !panel) || (button.dataset.shows === "variants" && !differing);
+      button.hidden =
+        (button.dataset.shows === "veil" && !panel) || (button.dataset.shows === "variants" && !differing);
     }
     for (const part of root.querySelectorAll("[data-shown]")) part.hidden = part.dataset.shown !== shown;
     for (const told of listeners) told(shown);
   }
 
-  for (const button of tabs.querySelectorAll("[data-shows]")) button.addEventListener("click", () => look(button.dataset.shows));
+  for (const button of tabs.querySelectorAll("[data-shows]"))
+    button.addEventListener("click", () => look(button.dataset.shows));
   look("veil");
   return {
     root,

@@ -6,7 +6,6 @@ import { redrawn } from "../../base/web/redrawn.js";
 import { dialsOf, headed, linesOf, movedTo, renamed, without } from "../../wear/veil/card-lines.js";
 import { LABEL } from "../../base/web/rules.js";
 
-
 /**
  * @param on { change(all dials, label), try(dial, value): while a dial is turned, null when it is let go }
  * @returns { element, show(dials, { note, heading: what a new one says, setting(dial): its descriptor, value(dial) }) }
@@ -17,7 +16,10 @@ export function cardPreview(on) {
   const list = document.createElement("div");
   list.className = "card-lines";
   const note = Object.assign(document.createElement("p"), { className: "note" });
-  const empty = Object.assign(document.createElement("p"), { className: "text-muted", textContent: "No dial yet: the photographer can set the opacity alone." });
+  const empty = Object.assign(document.createElement("p"), {
+    className: "text-muted",
+    textContent: "No dial yet: the photographer can set the opacity alone.",
+  });
   const adder = quietButton("Add a heading", addHeading);
   element.append(note, list, empty, adder);
   list.addEventListener("pointermove", (event) => drag && moveTo(event.clientY));
@@ -56,16 +58,31 @@ export function cardPreview(on) {
 
   function dialOf(dial) {
     const own = shown.value(dial);
-    const setting = { ...shown.setting(dial), key: dial.key, group: "", label: dial.label, min: dial.min, max: dial.max, start: own };
+    const setting = {
+      ...shown.setting(dial),
+      key: dial.key,
+      group: "",
+      label: dial.label,
+      min: dial.min,
+      max: dial.max,
+      start: own,
+    };
     const made = slider(setting, own, { input: (value) => on.try(dial, value), change: () => on.try(dial, null) });
     made.element.addEventListener("change", () => setTimeout(() => made.set(own), 0));
     return made.element;
   }
 
   function headingOf(line) {
-    const field = Object.assign(document.createElement("input"), { type: "text", value: line.heading, placeholder: "no heading", maxLength: LABEL });
+    const field = Object.assign(document.createElement("input"), {
+      type: "text",
+      value: line.heading,
+      placeholder: "no heading",
+      maxLength: LABEL,
+    });
     field.setAttribute("aria-label", `Heading “${line.heading}”`);
-    field.addEventListener("change", () => give(renamed(lines, line.id, field.value), `heading “${field.value.trim() || line.heading}”`));
+    field.addEventListener("change", () =>
+      give(renamed(lines, line.id, field.value), `heading “${field.value.trim() || line.heading}”`),
+    );
     field.addEventListener("keydown", (event) => event.key === "Enter" && field.blur());
     const drop = quietButton("Drop", () => give(without(lines, line.id), `drop the heading “${line.heading}”`));
     drop.setAttribute("aria-label", `Drop the heading ${line.heading}`);
@@ -90,7 +107,11 @@ export function cardPreview(on) {
 
   function grip(line) {
     const what = line.dial ? `the dial ${line.dial.label}` : `the heading ${line.heading}`;
-    const made = Object.assign(document.createElement("button"), { type: "button", className: "grip", title: "Drag, or arrow keys" });
+    const made = Object.assign(document.createElement("button"), {
+      type: "button",
+      className: "grip",
+      title: "Drag, or arrow keys",
+    });
     made.setAttribute("aria-label", `Move ${what}`);
     made.addEventListener("keydown", (event) => {
       const step = { ArrowUp: -1, ArrowDown: 1 }[event.key];

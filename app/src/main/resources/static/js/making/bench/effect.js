@@ -50,7 +50,8 @@ export function changedBy(effect, id, of) {
 export const setTo = (effect, id, key, value) => setAll(effect, id, { [key]: value });
 
 /** The effect with several settings of a veil changed. */
-export const setAll = (effect, id, values) => changedBy(effect, id, (v) => ({ settings: { ...v.settings, ...values } }));
+export const setAll = (effect, id, values) =>
+  changedBy(effect, id, (v) => ({ settings: { ...v.settings, ...values } }));
 
 /** The effect without some veils and their dials; what followed them keeps their mask. */
 export const dropped = (effect, ...ids) => ({
@@ -110,7 +111,11 @@ export function described(veil, kind, followed) {
 export const cloths = (effect, kinds, picked) =>
   effect.veils.map((veil) => ({
     ...veil,
-    what: described(veil, kinds.get(veil.kind), effect.veils.find((v) => v.id === veil.mask.veil)),
+    what: described(
+      veil,
+      kinds.get(veil.kind),
+      effect.veils.find((v) => v.id === veil.mask.veil),
+    ),
     woven: underBrush(effect, veil).mask.cover === "brush-on",
     selected: picked(veil.id),
   }));

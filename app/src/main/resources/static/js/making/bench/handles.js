@@ -15,7 +15,8 @@ export function handlesOf(veil, kind, ruleKinds, side, take) {
       handle,
       settings: kind.settings,
       values: veil.settings,
-      give: (values, rests) => take((v) => ({ settings: { ...v.settings, ...values } }), rests && handle.label.toLowerCase()),
+      give: (values, rests) =>
+        take((v) => ({ settings: { ...v.settings, ...values } }), rests && handle.label.toLowerCase()),
     }));
   }
   if (side !== "Mask") return [];
@@ -26,7 +27,10 @@ export function handlesOf(veil, kind, ruleKinds, side, take) {
       settings: sort.settings,
       values: rule.settings,
       give: (values, rests) =>
-        take((v) => ({ mask: ruleChanged(v.mask, index, { settings: { ...v.mask.rules[index].settings, ...values } }) }), rests && "shape of the mask"),
+        take(
+          (v) => ({ mask: ruleChanged(v.mask, index, { settings: { ...v.mask.rules[index].settings, ...values } }) }),
+          rests && "shape of the mask",
+        ),
     }));
   });
 }

@@ -6,12 +6,18 @@ import { hung, newId, newVeil } from "./effect.js";
  * @param box element that chooses
  * @param state of the page
  * @param kinds by id
- * @param on { address: of rendering, request(): what a request says of the photo, effect(), openId(), peek(effect, words), take(fn, label), open(id) }
+ * @param on { address: of rendering, request(): what a request says of the photo, effect(), openId(),
+ *   peek(effect, words), take(fn, label), open(id) }
  * @returns { button, chooser }
  */
 export function hanging(box, state, kinds, on) {
-  const button = Object.assign(document.createElement("button"), { className: "hang", type: "button", textContent: "Hang a veil" });
-  const withNew = (veil) => hung(on.effect(), { ...newVeil(kinds.get(veil.kind), on.effect(), "new"), ...veil, id: "new" }, on.openId());
+  const button = Object.assign(document.createElement("button"), {
+    className: "hang",
+    type: "button",
+    textContent: "Hang a veil",
+  });
+  const withNew = (veil) =>
+    hung(on.effect(), { ...newVeil(kinds.get(veil.kind), on.effect(), "new"), ...veil, id: "new" }, on.openId());
 
   function hang(veil) {
     const behind = on.openId();

@@ -14,8 +14,16 @@ export const benchKeys = (b) => [
   { keys: ["t"], says: "trace a spot", run: () => b.trace.pick(b.column.readings()) },
   { keys: ["i"], says: "the open veil or the readings beside the photo", run: () => b.column.toggle() },
   { keys: ["e"], says: "the whole window for the photo, and back", run: () => b.around.toggleWhole() },
-  { keys: ["escape"], says: "close the open veil", run: () => b.chooser.close() || b.around.leaveWhole() || b.column.leave() || b.selection.clear() || b.close() },
-  ...stageKeys(b.stage, b.painting.brush, { masked: () => b.openId() !== null || b.marked.has(null), neighbour: b.neighbour, undo: b.undo }),
+  {
+    keys: ["escape"],
+    says: "close the open veil",
+    run: () => b.chooser.close() || b.around.leaveWhole() || b.column.leave() || b.selection.clear() || b.close(),
+  },
+  ...stageKeys(b.stage, b.painting.brush, {
+    masked: () => b.openId() !== null || b.marked.has(null),
+    neighbour: b.neighbour,
+    undo: b.undo,
+  }),
   { keys: [], shown: ["Ctrl", "click"], says: "pick several veils; Shift for a row of them" },
   { keys: [], shown: ["Shift", "←", "→"], says: "move the veil that has the focus" },
 ];

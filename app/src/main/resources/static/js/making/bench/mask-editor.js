@@ -26,7 +26,12 @@ export function maskEditor(rules, on) {
   paint.className = "paint-all";
   const buttons = new Map(
     PAINT.map(([how, text, title]) => {
-      const made = Object.assign(document.createElement("button"), { type: "button", className: "button small", textContent: text, title });
+      const made = Object.assign(document.createElement("button"), {
+        type: "button",
+        className: "button small",
+        textContent: text,
+        title,
+      });
       made.dataset.paint = how;
       made.addEventListener("click", () => on.paint(how));
       paint.append(made);
@@ -51,7 +56,10 @@ export function maskEditor(rules, on) {
   const side = document.createElement("div");
   side.className = "mask-edge";
   side.append(titled("Paint on this photo", paint), edgeBox, from);
-  const counts = Object.assign(document.createElement("p"), { className: "rule-caution", textContent: "What is painted counts where these rules select:" });
+  const counts = Object.assign(document.createElement("p"), {
+    className: "rule-caution",
+    textContent: "What is painted counts where these rules select:",
+  });
   element.append(side, counts, ruleBox.element);
 
   function offer() {

@@ -50,7 +50,13 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
   });
   const blend = blendChooser(blends, { peek: on.blend, choose: (id) => on.change({ blend: id }, "blend mode") });
   const lift = button("Lift", "V", on.lift);
-  const header = element("header", {}, name, element("span", { className: "kind", textContent: kind.label }), button("Close", "Esc", on.close));
+  const header = element(
+    "header",
+    {},
+    name,
+    element("span", { className: "kind", textContent: kind.label }),
+    button("Close", "Esc", on.close),
+  );
   const acts = element(
     "div",
     { className: "acts" },
@@ -84,7 +90,10 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
   followed.dataset.follows = "";
   followed.addEventListener("change", () => follow(on.toFollow().find((v) => v.id === followed.value)));
   const follows = element("label", {}, "Covers as", followed);
-  const meant = element("select", { className: "meant", title: "The region of a photo that it is brushed onto; proofs try it there" });
+  const meant = element("select", {
+    className: "meant",
+    title: "The region of a photo that it is brushed onto; proofs try it there",
+  });
   meant.addEventListener("change", () => on.change({ meantFor: meant.value }, "meant for"));
   const meantFor = element("label", {}, "Meant for", meant);
   const looking = lookingButtons(on.look);
@@ -93,7 +102,15 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
     made.dataset.side = text.toLowerCase();
     return made;
   });
-  const cover = element("div", { className: "cover" }, either("Where it covers", choices), meantFor, follows, looking.element, either("What is edited", sideButtons));
+  const cover = element(
+    "div",
+    { className: "cover" },
+    either("Where it covers", choices),
+    meantFor,
+    follows,
+    looking.element,
+    either("What is edited", sideButtons),
+  );
 
   const maskBox = maskEditor(rules, {
     input: on.mask,
@@ -139,8 +156,10 @@ export function openVeil(veil, kind, blends, rules, begin, on) {
     if (!follows.hidden) {
       followed.replaceChildren(...offered.map((v) => new Option(v.name, v.id, false, v.id === next.mask.veil)));
     }
-    const regions = rules.regions.includes(next.meantFor) || next.meantFor === "" ? rules.regions : [...rules.regions, next.meantFor];
-    if (meant.length !== regions.length + 1) meant.replaceChildren(new Option("no region", ""), ...regions.map((r) => new Option(r, r)));
+    const regions =
+      rules.regions.includes(next.meantFor) || next.meantFor === "" ? rules.regions : [...rules.regions, next.meantFor];
+    if (meant.length !== regions.length + 1)
+      meant.replaceChildren(new Option("no region", ""), ...regions.map((r) => new Option(r, r)));
     meant.value = next.meantFor;
     looking.show(way, next.mask.cover !== "everywhere" || painted);
     editor.set(next.settings);

@@ -25,10 +25,15 @@ export function veilPanel(id, side, given, b) {
     others: () => b.effect().veils.filter((v) => v.id !== id),
     toFollow: () => toFollow(b.effect(), id),
     copyMask: (from) => b.painting.copy(veilOf(from), id, (edit) => b.undo(false, edit)),
-    blend: (mode) => peek(mode && changed(b.effect(), id, { blend: mode }), mode && given.blends.find((m) => m.id === mode).label),
+    blend: (mode) =>
+      peek(mode && changed(b.effect(), id, { blend: mode }), mode && given.blends.find((m) => m.id === mode).label),
     look: b.look,
     dials: (dials, what) => take((e) => ({ ...e, dials }), what),
-    tryDial: ({ veil, key }, value) => peek(value === null ? null : changed(b.effect(), veil, withNumber(veilOf(veil), key, value)), value === null ? "" : "As the dial would make it"),
+    tryDial: ({ veil, key }, value) =>
+      peek(
+        value === null ? null : changed(b.effect(), veil, withNumber(veilOf(veil), key, value)),
+        value === null ? "" : "As the dial would make it",
+      ),
     kindOf: b.kindOf,
     keep: () => askToKeep(document.querySelector("[data-keep-swatch]"), veilOf(id)),
     side: b.side,

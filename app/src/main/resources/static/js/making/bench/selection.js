@@ -12,7 +12,13 @@ export class Selection {
   constructor(bar, on) {
     this.bar = bar;
     this.on = on;
-    const run = { lift: () => this.lift(), drop: () => this.drop(), left: () => this.move(-1), right: () => this.move(1), done: () => this.clear() };
+    const run = {
+      lift: () => this.lift(),
+      drop: () => this.drop(),
+      left: () => this.move(-1),
+      right: () => this.move(1),
+      done: () => this.clear(),
+    };
     for (const button of bar.querySelectorAll("[data-do]")) button.addEventListener("click", run[button.dataset.do]);
   }
 
@@ -22,7 +28,10 @@ export class Selection {
 
   /** Ids in the order of the rail; those that are gone are forgotten. */
   get #picked() {
-    return this.on.effect().veils.map((v) => v.id).filter((id) => this.#ids.has(id));
+    return this.on
+      .effect()
+      .veils.map((v) => v.id)
+      .filter((id) => this.#ids.has(id));
   }
 
   toggle(id, range) {

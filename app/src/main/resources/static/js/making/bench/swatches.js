@@ -49,7 +49,11 @@ export class Swatches {
     this.element.hidden = true;
     const head = document.createElement("header");
     const title = Object.assign(document.createElement("b"), { textContent: "Swatches" });
-    this.search = Object.assign(document.createElement("input"), { type: "search", placeholder: "Find a swatch …", className: "input" });
+    this.search = Object.assign(document.createElement("input"), {
+      type: "search",
+      placeholder: "Find a swatch …",
+      className: "input",
+    });
     this.search.setAttribute("aria-label", "Find a swatch");
     this.search.addEventListener("input", () => this.#draw());
     this.list = document.createElement("div");
@@ -97,17 +101,29 @@ export class Swatches {
     const words = document.createElement("span");
     words.append(Object.assign(document.createElement("b"), { textContent: swatch.name }));
     const ruled = swatch.veil.mask.cover === "by-rule" ? " · with its rules" : "";
-    words.append(Object.assign(document.createElement("small"), { textContent: `${swatch.mark ? `${swatch.mark} · ` : ""}${swatch.veil.kind}${ruled}` }));
+    words.append(
+      Object.assign(document.createElement("small"), {
+        textContent: `${swatch.mark ? `${swatch.mark} · ` : ""}${swatch.veil.kind}${ruled}`,
+      }),
+    );
     hang.append(canvas, words);
     hang.addEventListener("click", () => this.on.hang(swatch));
     this.on.show(hang, swatch.veil);
     this.offers.push({ canvas, veil: swatch.veil });
-    box.append(hang, quietButton("Rename", () => this.#rename(box, swatch)), quietButton("Delete", () => this.#remove(swatch)));
+    box.append(
+      hang,
+      quietButton("Rename", () => this.#rename(box, swatch)),
+      quietButton("Delete", () => this.#remove(swatch)),
+    );
     return box;
   }
 
   #rename(box, swatch) {
-    const name = Object.assign(document.createElement("input"), { className: "input", value: swatch.name, maxLength: NAME });
+    const name = Object.assign(document.createElement("input"), {
+      className: "input",
+      value: swatch.name,
+      maxLength: NAME,
+    });
     name.setAttribute("aria-label", "Name of the swatch");
     name.addEventListener("change", () => this.#take(send("PUT", `${API}/${swatch.id}`, { name: name.value })));
     name.addEventListener("blur", () => this.#draw());

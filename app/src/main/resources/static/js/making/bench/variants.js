@@ -24,11 +24,17 @@ export function broughtOver(effect, d) {
       return { ...effect, veils: effect.veils.map((v) => (place(v) >= 0 ? known.shift() : v)) };
     }
     case "dials":
-      return d.value.reduce((next, dial) => {
-        const own = numberOf(next.veils.find((v) => v.id === dial.veil), dial.key);
-        const wide = { ...dial, min: Math.min(dial.min, own), max: Math.max(dial.max, own) };
-        return { ...next, dials: [...next.dials, wide] };
-      }, { ...effect, dials: [] });
+      return d.value.reduce(
+        (next, dial) => {
+          const own = numberOf(
+            next.veils.find((v) => v.id === dial.veil),
+            dial.key,
+          );
+          const wide = { ...dial, min: Math.min(dial.min, own), max: Math.max(dial.max, own) };
+          return { ...next, dials: [...next.dials, wide] };
+        },
+        { ...effect, dials: [] },
+      );
     case "note":
     case "start":
     case "madeFor":
@@ -84,10 +90,18 @@ class Variants {
     const words = (tag, textContent) => Object.assign(document.createElement(tag), { textContent });
     const values = words("span", `${d.theirs || "–"} there, ${d.ours || "–"} here`);
     values.title = values.textContent;
-    const bring = Object.assign(document.createElement("button"), { type: "button", className: "button small", textContent: "Bring over" });
+    const bring = Object.assign(document.createElement("button"), {
+      type: "button",
+      className: "button small",
+      textContent: "Bring over",
+    });
     bring.setAttribute("aria-label", `Bring over ${d.label} of ${d.name}`);
     const brought = () => broughtOver(this.on.effect(), d);
-    whileLookedAt(row, () => this.on.peek(brought(), `With ${d.label.toLowerCase()} brought over`), () => this.on.peek(null));
+    whileLookedAt(
+      row,
+      () => this.on.peek(brought(), `With ${d.label.toLowerCase()} brought over`),
+      () => this.on.peek(null),
+    );
     bring.addEventListener("click", () => {
       this.on.peek(null);
       this.on.take((effect) => broughtOver(effect, d), `bring over ${d.label.toLowerCase()}`);

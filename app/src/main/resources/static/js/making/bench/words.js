@@ -19,18 +19,28 @@ export class Words {
    * @param take changes the effect: (function, label); without a label while the hand moves
    */
   constructor(find, { tagGroups, promises }, take) {
-    Object.assign(this, { note: find("note"), promises: find("promises"), goes: find("goes-on"), said: find("goes-on-at"), made: find("made-for"), add: find("made-for-add"), take });
+    Object.assign(this, {
+      note: find("note"),
+      promises: find("promises"),
+      goes: find("goes-on"),
+      said: find("goes-on-at"),
+      made: find("made-for"),
+      add: find("made-for-add"),
+      take,
+    });
     this.note.addEventListener("change", () => take((e) => ({ ...e, note: this.note.value }), "note"));
     this.goes.addEventListener("input", () => take((e) => startingAt(e, this.goes.value / 100)));
     this.goes.addEventListener("change", () => take((e) => startingAt(e, this.goes.value / 100), "start opacity"));
     this.goes.addEventListener("dblclick", () => take((e) => startingAt(e, 1), "start opacity"));
     this.add.replaceChildren(
       new Option("for photos that are …", ""),
-      ...tagGroups.filter((g) => g.tags.length > 0 && !g.tags.includes("chart")).map((g) => {
-        const group = element("optgroup", { label: g.label });
-        group.append(...g.tags.map((t) => new Option(t, t)));
-        return group;
-      }),
+      ...tagGroups
+        .filter((g) => g.tags.length > 0 && !g.tags.includes("chart"))
+        .map((g) => {
+          const group = element("optgroup", { label: g.label });
+          group.append(...g.tags.map((t) => new Option(t, t)));
+          return group;
+        }),
     );
     this.promise(promises);
     this.add.addEventListener("change", () => {
@@ -52,12 +62,14 @@ export class Words {
     this.said.textContent = `${percent} %`;
     const tags = effect.madeFor ?? [];
     this.made.replaceChildren(
-      ...(tags.length === 0 ? ["any photo"] : tags.map((tag) => {
-        const chip = element("button", { type: "button", className: "tag", textContent: `${tag} ×` });
-        chip.setAttribute("aria-label", `No longer made for ${tag}`);
-        chip.addEventListener("click", () => this.#toggle(tag));
-        return chip;
-      })),
+      ...(tags.length === 0
+        ? ["any photo"]
+        : tags.map((tag) => {
+            const chip = element("button", { type: "button", className: "tag", textContent: `${tag} ×` });
+            chip.setAttribute("aria-label", `No longer made for ${tag}`);
+            chip.addEventListener("click", () => this.#toggle(tag));
+            return chip;
+          })),
     );
   }
 

@@ -10,7 +10,15 @@ const going = document.querySelector("[data-opening]");
 async function open(file) {
   going.hidden = false;
   try {
-    const answer = await takeBack((query) => upload(`/api/kits/open?${query}`, file, (share) => (going.textContent = `Opening, ${Math.round(share * 100)} %`)), {});
+    const answer = await takeBack(
+      (query) =>
+        upload(
+          `/api/kits/open?${query}`,
+          file,
+          (share) => (going.textContent = `Opening, ${Math.round(share * 100)} %`),
+        ),
+      {},
+    );
     if (answer) {
       sayAfterReload(answer.said);
       await leaveTo(answer.go);

@@ -9,14 +9,21 @@ export function toggled(typed, phrase) {
 }
 
 /** Whether a phrase is among what is typed. */
-export const holds = (typed, phrase) => ` ${typed.toLocaleLowerCase("en-GB").replace(/[\s,;]+/g, " ")} `.includes(` ${phrase.toLocaleLowerCase("en-GB")} `);
+export const holds = (typed, phrase) =>
+  ` ${typed.toLocaleLowerCase("en-GB").replace(/[\s,;]+/g, " ")} `.includes(` ${phrase.toLocaleLowerCase("en-GB")} `);
 
 /** The kits that were found as sections of one rack. */
 export function asRack(found) {
   const effects = found.kits.flatMap((k) => k.effects.map((e) => ({ ...e, photo: k.photo })));
   return {
     kit: { name: "" },
-    sections: found.kits.map((k, i) => ({ id: k.id, number: i + 1, name: k.name, folded: false, effects: k.effects.map((e) => e.id) })),
+    sections: found.kits.map((k, i) => ({
+      id: k.id,
+      number: i + 1,
+      name: k.name,
+      folded: false,
+      effects: k.effects.map((e) => e.id),
+    })),
     effects,
   };
 }
@@ -28,6 +35,8 @@ export function countWords({ asked, count, swatches, collections }) {
     [count, "effect"],
     [swatches.length, "swatch", "swatches"],
     [collections.length, "collection"],
-  ].filter(([n]) => n > 0).map(([n, one, more = `${one}s`]) => `${n} ${n === 1 ? one : more}`);
+  ]
+    .filter(([n]) => n > 0)
+    .map(([n, one, more = `${one}s`]) => `${n} ${n === 1 ? one : more}`);
   return parts.length === 0 ? "Nothing is like that." : parts.join(", ");
 }

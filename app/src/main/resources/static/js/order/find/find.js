@@ -4,11 +4,13 @@ import { ask } from "../../base/web/form.js";
 import { send } from "../../base/web/http.js";
 import { listen } from "../../base/web/keys.js";
 import { leaveTo } from "../../base/web/leaving.js";
+import { canUndo } from "../../base/web/saved-line.js";
 import { sayFault } from "../../base/web/say.js";
 import { Beside } from "../rack/beside.js";
 import { fillPiece, newPiece } from "../rack/piece.js";
 import { besides } from "../rack/moves.js";
 import { effectOf } from "../rack/rack-state.js";
+import { besidesEffects } from "./more.js";
 import { asRack, countWords, holds, toggled } from "./find-state.js";
 
 const TYPED_MS = 110;
@@ -59,7 +61,7 @@ function lists() {
 async function keep(answer) {
   try {
     saved = (await answer).saved;
-    document.querySelector("[data-undo-button]").disabled = false;
+    canUndo();
     lists();
   } catch (error) {
     sayFault(error);
@@ -69,7 +71,11 @@ async function keep(answer) {
 function piece(effect, number) {
   if (!pieces.has(effect.id)) pieces.set(effect.id, newPiece(effect.id));
   const made = pieces.get(effect.id);
-  fillPiece(made, effect, { number, address: effect.photo ? `/effects/${effect.id}/on/${effect.photo}?v=${effect.rev}` : "", mark: effect.mark });
+  fillPiece(made, effect, {
+    number,
+    address: effect.photo ? `/effects/${effect.id}/on/${effect.photo}?v=${effect.rev}` : "",
+    mark: effect.mark,
+  });
   made.tabIndex = effect.id === look.active ? 0 : -1;
   return made;
 }
@@ -84,15 +90,20 @@ function draw(found) {
       rail.setAttribute("role", "listbox");
       rail.setAttribute("aria-label", s.name);
       const n = s.effects.length;
-      return element("section", { className: "rail-section" }, element("header", {}, element("h2", {}, element("a", { href: `/kits/${s.id}`, textContent: s.name, draggable: false })), element("span", { className: "rule", textContent: n === 1 ? "1 effect" : `${n} effects` })), rail);
+      return element(
+        "section",
+        { className: "rail-section" },
+        element(
+          "header",
+          {},
+          element("h2", {}, element("a", { href: `/kits/${s.id}`, textContent: s.name, draggable: false })),
+          element("span", { className: "rule", textContent: n === 1 ? "1 effect" : `${n} effects` }),
+        ),
+        rail,
+      );
     }),
   );
-  const more = [
-    ...(found.more > 0 ? [element("p", { className: "text-muted", textContent: `and ${found.more} more: look for something narrower.` })] : []),
-    ...(found.swatches.length > 0 ? [element("h2", { textContent: "Swatches" }), element("ul", {}, ...found.swatches.map((s) => element("li", {}, element("b", { textContent: s.name }), ` · ${s.kind} · ${s.mark}`)))] : []),
-    ...(found.collections.length > 0 ? [element("h2", { textContent: "Collections" }), element("ul", {}, ...found.collections.map((c) => element("li", {}, element("a", { href: `/collections/${c.id}`, className: "underline", textContent: c.name }), ` · version ${c.version}`)))] : []),
-  ];
-  find("more").replaceChildren(...more);
+  find("more").replaceChildren(...besidesEffects(found));
   showBeside(look.active);
   lists();
 }
@@ -143,11 +154,19 @@ find("form").addEventListener("submit", (event) => {
   lookUp();
 });
 find("save").addEventListener("click", () =>
-  ask({ title: "Keep this search", words: input.value ? `“${input.value}”` : "", label: "Keep it", fields: [{ name: "name", label: "Name" }] }, async ({ name }) => {
-    saved = (await send("POST", "/api/find/saved", { name, q: input.value })).saved;
-    document.querySelector("[data-undo-button]").disabled = false;
-    lists();
-  }),
+  ask(
+    {
+      title: "Keep this search",
+      words: input.value ? `“${input.value}”` : "",
+      label: "Keep it",
+      fields: [{ name: "name", label: "Name" }],
+    },
+    async ({ name }) => {
+      saved = (await send("POST", "/api/find/saved", { name, q: input.value })).saved;
+      canUndo();
+      lists();
+    },
+  ),
 );
 find("sections").addEventListener("keydown", (event) => {
   if (!event.target.closest("[data-effect]") || event.ctrlKey || event.altKey || event.metaKey) return;

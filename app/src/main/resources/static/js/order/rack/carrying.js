@@ -15,7 +15,9 @@ export class Carrying {
 
   pickUp(rack, ids) {
     this.held = { rack, ids, at: slotOf(rack, ids), from: slotOf(rack, ids) };
-    this.on.told(`${this.on.words(ids)} picked up at ${this.#where()}. Arrow keys carry, Enter puts down, Escape lets go.`);
+    this.on.told(
+      `${this.on.words(ids)} picked up at ${this.#where()}. Arrow keys carry, Enter puts down, Escape lets go.`,
+    );
     document.body.classList.add("is-carrying-by-keys");
   }
 

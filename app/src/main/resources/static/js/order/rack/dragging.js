@@ -1,10 +1,10 @@
 // Drags picked effects along a rail, to another section or another kit, and sections among each other;
 // begun on empty ground it draws a box that picks. Boxes are measured once, when a drag begins.
+import { ghostOf } from "./drag-ghost.js";
 import { gapAt, touched } from "./rack-state.js";
 
 const FAR = 5; // pixels before a press is a drag
 const EDGE = 46; // pixels from the border where the rack scrolls by itself
-const MOST_SHOWN = 3;
 
 export class Dragging {
   /**
@@ -19,7 +19,11 @@ export class Dragging {
     addEventListener("pointerup", (event) => this.#up(event));
     addEventListener("keydown", (event) => event.key === "Escape" && this.drag?.begun && this.#end());
     addEventListener("blur", () => this.#end());
-    scroll.addEventListener("click", (event) => this.justDragged && (event.stopPropagation(), event.preventDefault()), true);
+    scroll.addEventListener(
+      "click",
+      (event) => this.justDragged && (event.stopPropagation(), event.preventDefault()),
+      true,
+    );
   }
 
   #down(event) {
@@ -50,25 +54,17 @@ export class Dragging {
     drag.top = this.scroll.scrollTop;
     document.body.classList.add("is-dragging");
     getSelection()?.removeAllRanges();
-    this.mark = Object.assign(document.createElement("div"), { className: drag.sort === "box" ? "drawn-box" : "drop-mark" });
+    this.mark = Object.assign(document.createElement("div"), {
+      className: drag.sort === "box" ? "drawn-box" : "drop-mark",
+    });
     document.body.append(this.mark);
     if (drag.sort === "pieces") {
       drag.ids = this.on.begin(drag.id);
-      this.ghost = this.#ghost(drag.ids);
+      this.ghost = ghostOf([...drag.ids].map((id) => this.rails.pieces.get(id)?.querySelector("img")));
       document.body.append(this.ghost);
       this.page.classList.add("is-carrying");
     }
     this.#measure();
-  }
-
-  #ghost(ids) {
-    const ghost = Object.assign(document.createElement("div"), { className: "drag-ghost" });
-    for (const id of [...ids].slice(0, MOST_SHOWN)) {
-      const image = this.rails.pieces.get(id)?.querySelector("img");
-      ghost.append(image ? Object.assign(new Image(), { src: image.src, alt: "" }) : document.createElement("span"));
-    }
-    if (ids.size > 1) ghost.append(Object.assign(document.createElement("b"), { textContent: ids.size }));
-    return ghost;
   }
 
   /** Boxes in the coordinates of the window as it is scrolled at the beginning. */
@@ -79,7 +75,12 @@ export class Dragging {
       return;
     }
     const of = (e) => e.getBoundingClientRect();
-    drag.rails = [...this.scroll.querySelectorAll("[data-section]")].map((s) => ({ id: Number(s.dataset.section), box: of(s), rail: of(s.querySelector("[data-rail]")), pieces: drag.sort === "pieces" ? this.rails.boxes(s.dataset.section, drag.ids) : [] }));
+    drag.rails = [...this.scroll.querySelectorAll("[data-section]")].map((s) => ({
+      id: Number(s.dataset.section),
+      box: of(s),
+      rail: of(s.querySelector("[data-rail]")),
+      pieces: drag.sort === "pieces" ? this.rails.boxes(s.dataset.section, drag.ids) : [],
+    }));
     drag.frame = of(this.scroll);
   }
 
@@ -137,7 +138,12 @@ export class Dragging {
     drag.to = { section: rail.id, before: gap.before };
     const left = gap.at ? (gap.after ? gap.at.right + 3 : gap.at.left - 7) : rail.rail.left;
     const [top, height] = gap.at ? [gap.at.top, gap.at.bottom - gap.at.top] : [rail.rail.top || rail.box.top, 40];
-    Object.assign(this.mark.style, { display: "", width: "4px", height: `${height}px`, transform: `translate(${left}px, ${top - by}px)` });
+    Object.assign(this.mark.style, {
+      display: "",
+      width: "4px",
+      height: `${height}px`,
+      transform: `translate(${left}px, ${top - by}px)`,
+    });
   }
 
   #aimSection(by) {
@@ -147,13 +153,27 @@ export class Dragging {
     drag.to = { before: next?.id ?? null };
     const last = drag.rails.at(-1).box;
     const top = next ? next.box.top - 8 : last.bottom + 2;
-    Object.assign(this.mark.style, { display: "", width: `${last.right - last.left}px`, height: "4px", transform: `translate(${last.left}px, ${top - by}px)` });
+    Object.assign(this.mark.style, {
+      display: "",
+      width: `${last.right - last.left}px`,
+      height: "4px",
+      transform: `translate(${last.left}px, ${top - by}px)`,
+    });
   }
 
   #drawBox(by) {
     const { drag } = this;
-    const box = { left: Math.min(drag.x, drag.atX), right: Math.max(drag.x, drag.atX), top: Math.min(drag.y, drag.atY + by), bottom: Math.max(drag.y, drag.atY + by) };
-    Object.assign(this.mark.style, { width: `${box.right - box.left}px`, height: `${box.bottom - box.top}px`, transform: `translate(${box.left}px, ${box.top - by}px)` });
+    const box = {
+      left: Math.min(drag.x, drag.atX),
+      right: Math.max(drag.x, drag.atX),
+      top: Math.min(drag.y, drag.atY + by),
+      bottom: Math.max(drag.y, drag.atY + by),
+    };
+    Object.assign(this.mark.style, {
+      width: `${box.right - box.left}px`,
+      height: `${box.bottom - box.top}px`,
+      transform: `translate(${box.left}px, ${box.top - by}px)`,
+    });
     this.on.box(touched(drag.boxes, box), drag.add);
   }
 

@@ -20,6 +20,7 @@ export function besides(boxes, id, key) {
   const from = order[at];
   const middle = (b) => (b.left + b.right) / 2;
   const ahead = order.filter((b) => (key === "ArrowDown" ? b.top >= from.bottom - 1 : b.bottom <= from.top + 1));
-  const far = (b) => (key === "ArrowDown" ? b.top - from.bottom : from.top - b.bottom) * ASKEW + Math.abs(middle(b) - middle(from));
+  const far = (b) =>
+    (key === "ArrowDown" ? b.top - from.bottom : from.top - b.bottom) * ASKEW + Math.abs(middle(b) - middle(from));
   return ahead.toSorted((a, b) => far(a) - far(b))[0]?.id ?? null;
 }

@@ -9,7 +9,17 @@ const element = (tag, className, ...inside) => {
 };
 
 /** What a screen reader says of a piece. */
-export const pieceWords = (number, e, mark) => [number, e.name, mark ? `marked ${mark.word}` : "", e.favourite ? "favourite" : "", e.line, ...e.tags.map((t) => `tagged ${t}`)].filter(Boolean).join(", ");
+export const pieceWords = (number, e, mark) =>
+  [
+    number,
+    e.name,
+    mark ? `marked ${mark.word}` : "",
+    e.favourite ? "favourite" : "",
+    e.line,
+    ...e.tags.map((t) => `tagged ${t}`),
+  ]
+    .filter(Boolean)
+    .join(", ");
 
 /** Makes a piece; {@link fillPiece} gives it what it shows. */
 export function newPiece(id) {
@@ -38,13 +48,20 @@ export function fillPiece(piece, effect, { number, address, mark }) {
   const kinds = effect.kinds.join(" ");
   if (hem.dataset.kinds !== kinds) {
     hem.dataset.kinds = kinds;
-    hem.replaceChildren(...effect.kinds.map((kind) => {
-      const cloth = document.createElement("i");
-      cloth.dataset.kind = kind;
-      return cloth;
-    }));
+    hem.replaceChildren(
+      ...effect.kinds.map((kind) => {
+        const cloth = document.createElement("i");
+        cloth.dataset.kind = kind;
+        return cloth;
+      }),
+    );
   }
-  name.replaceChildren(...(number ? [element("span", "piece-number", number)] : []), Object.assign(element("b", "", effect.name), { title: effect.name }), ...(mark ? [Object.assign(element("span", "piece-mark", mark.sign), { title: mark.word })] : []), ...(effect.favourite ? [element("span", "piece-star", "★")] : []));
+  name.replaceChildren(
+    ...(number ? [element("span", "piece-number", number)] : []),
+    Object.assign(element("b", "", effect.name), { title: effect.name }),
+    ...(mark ? [Object.assign(element("span", "piece-mark", mark.sign), { title: mark.word })] : []),
+    ...(effect.favourite ? [element("span", "piece-star", "★")] : []),
+  );
   line.textContent = effect.line;
   line.title = effect.line;
   line.className = `piece-line${effect.over > 0 ? " is-over" : effect.state === "in work" ? " is-lacking" : ""}`;

@@ -66,7 +66,8 @@ export function slotBy(rack, ids, at, key) {
 }
 
 /** How many of a rack's effects are ready. */
-export const tally = (rack) => `${rack.kit.name} · ${rack.effects.filter((e) => e.state === "ready").length} of ${rack.effects.length} ready`;
+export const tally = (rack) =>
+  `${rack.kit.name} · ${rack.effects.filter((e) => e.state === "ready").length} of ${rack.effects.length} ready`;
 
 /** Sections with one put before another, or last. */
 export function sectionPut(rack, id, before) {
@@ -80,7 +81,8 @@ export function sectionPut(rack, id, before) {
 export const pickedWords = (rack, ids) => (ids.size === 1 ? effectOf(rack, [...ids][0]).name : `${ids.size} effects`);
 
 /** The boxes that a drawn box touches. @param boxes [{ id, left, top, right, bottom }] */
-export const touched = (boxes, { left, top, right, bottom }) => boxes.filter((b) => b.left < right && b.right > left && b.top < bottom && b.bottom > top).map((b) => b.id);
+export const touched = (boxes, { left, top, right, bottom }) =>
+  boxes.filter((b) => b.left < right && b.right > left && b.top < bottom && b.bottom > top).map((b) => b.id);
 
 /**
  * Where something let go at a point is put: beside the nearest piece of that rail.
@@ -90,11 +92,20 @@ export const touched = (boxes, { left, top, right, bottom }) => boxes.filter((b)
 export function gapAt(boxes, x, y) {
   if (boxes.length === 0) return { before: null, at: null, after: false };
   const rowOf = (b) => (y < b.top ? b.top - y : y > b.bottom ? y - b.bottom : 0);
-  const nearest = boxes.reduce((best, b) => {
-    const far = rowOf(b) * 1000 + Math.abs((b.left + b.right) / 2 - x);
-    return far < best.far ? { b, far } : best;
-  }, { far: Infinity }).b;
+  const nearest = boxes.reduce(
+    (best, b) => {
+      const far = rowOf(b) * 1000 + Math.abs((b.left + b.right) / 2 - x);
+      return far < best.far ? { b, far } : best;
+    },
+    { far: Infinity },
+  ).b;
   const after = x > (nearest.left + nearest.right) / 2;
   const next = boxes[boxes.indexOf(nearest) + 1];
   return { before: after ? (next?.id ?? null) : nearest.id, at: nearest, after };
+}
+
+/** What hangs at a place, or last where nothing hangs there. */
+export function nearest(rack, place = 0) {
+  const order = hanging(rack);
+  return order[Math.min(place, order.length - 1)];
 }

@@ -4,7 +4,11 @@ import { effectOf, numberOf } from "./rack-state.js";
 import { fillPiece, newPiece } from "./piece.js";
 
 const button = (words, act, label) => {
-  const made = Object.assign(document.createElement("button"), { type: "button", className: "button quiet small", textContent: words });
+  const made = Object.assign(document.createElement("button"), {
+    type: "button",
+    className: "button quiet small",
+    textContent: words,
+  });
   made.dataset.sectionAct = act;
   made.setAttribute("aria-label", label);
   return made;
@@ -29,7 +33,8 @@ export class Rails {
     const held = document.activeElement;
     const order = rack.sections.map((s) => this.#section(s, rack));
     for (const id of this.sections.keys()) if (!rack.sections.some((s) => s.id === id)) this.sections.delete(id);
-    if (order.length !== this.box.children.length || order.some((e, i) => this.box.children[i] !== e)) this.box.replaceChildren(...order);
+    if (order.length !== this.box.children.length || order.some((e, i) => this.box.children[i] !== e))
+      this.box.replaceChildren(...order);
     if (held !== document.activeElement && held?.isConnected) held.focus({ preventScroll: true });
     this.mark(look);
   }
@@ -62,29 +67,58 @@ export class Rails {
     rail.setAttribute("aria-label", `${section.number} ${section.name}`);
     rail.hidden = section.folded;
     made.classList.toggle("is-folded", section.folded);
-    const facts = JSON.stringify([section.number, section.name, section.rule, section.folded, section.effects.length, section.mark]);
+    const facts = JSON.stringify([
+      section.number,
+      section.name,
+      section.rule,
+      section.folded,
+      section.effects.length,
+      section.mark,
+    ]);
     if (header.dataset.facts !== facts) {
       header.dataset.facts = facts;
       this.#head(header, section);
     }
     const wanted = section.effects.filter((id) => effectOf(rack, id)).map((id) => this.#piece(id));
-    if (wanted.length !== rail.children.length || wanted.some((e, i) => rail.children[i] !== e)) rail.replaceChildren(...wanted);
+    if (wanted.length !== rail.children.length || wanted.some((e, i) => rail.children[i] !== e))
+      rail.replaceChildren(...wanted);
     rail.classList.toggle("is-empty", wanted.length === 0);
     return made;
   }
 
   #head(header, section) {
-    const fold = button(section.folded ? "▸" : "▾", "fold", section.folded ? `Let ${section.name} down` : `Fold ${section.name} up`);
+    const fold = button(
+      section.folded ? "▸" : "▾",
+      "fold",
+      section.folded ? `Let ${section.name} down` : `Fold ${section.name} up`,
+    );
     fold.setAttribute("aria-expanded", String(!section.folded));
     const number = Object.assign(document.createElement("span"), { className: "number", textContent: section.number });
-    const name = Object.assign(document.createElement("h2"), { textContent: section.name, title: "Drag to another place" });
+    const name = Object.assign(document.createElement("h2"), {
+      textContent: section.name,
+      title: "Drag to another place",
+    });
     const n = section.effects.length;
-    const rule = Object.assign(document.createElement("span"), { className: "rule", textContent: `${this.rules[section.rule]} · ${n === 1 ? "1 effect" : `${n} effects`}` });
+    const rule = Object.assign(document.createElement("span"), {
+      className: "rule",
+      textContent: `${this.rules[section.rule]} · ${n === 1 ? "1 effect" : `${n} effects`}`,
+    });
     rule.title = rule.textContent;
     const mark = this.marks[section.mark];
-    const sign = mark ? [Object.assign(document.createElement("span"), { className: "section-mark", textContent: `${mark.sign} ${mark.word}` })] : [];
+    const sign = mark
+      ? [
+          Object.assign(document.createElement("span"), {
+            className: "section-mark",
+            textContent: `${mark.sign} ${mark.word}`,
+          }),
+        ]
+      : [];
     header.replaceChildren(
-      fold, number, name, ...sign, rule,
+      fold,
+      number,
+      name,
+      ...sign,
+      rule,
       button("New effect", "new", `New effect in ${section.name}`),
       button("Plan …", "plan", `Plan effects in ${section.name}`),
       button("Change …", "change", `Change section ${section.name}`),
@@ -111,12 +145,16 @@ export class Rails {
   /** Where the pieces of a rail are, in order, without some of them. */
   boxes(section, without = new Set()) {
     const rail = this.box.querySelector(`[data-rail="${section}"]`);
-    return [...rail.children].map((piece) => ({ id: Number(piece.dataset.effect), ...plain(piece.getBoundingClientRect()) })).filter((b) => !without.has(b.id));
+    return [...rail.children]
+      .map((piece) => ({ id: Number(piece.dataset.effect), ...plain(piece.getBoundingClientRect()) }))
+      .filter((b) => !without.has(b.id));
   }
 
   /** Where all pieces in sight are. */
   all() {
-    return [...this.pieces].filter(([, p]) => p.offsetParent).map(([id, p]) => ({ id, ...plain(p.getBoundingClientRect()) }));
+    return [...this.pieces]
+      .filter(([, p]) => p.offsetParent)
+      .map(([id, p]) => ({ id, ...plain(p.getBoundingClientRect()) }));
   }
 }
 

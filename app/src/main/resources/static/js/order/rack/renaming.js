@@ -9,7 +9,11 @@ import { NAME } from "../../base/web/rules.js";
 export function renamed(place, name, store, left) {
   if (place.querySelector("input")) return;
   const before = [...place.childNodes];
-  const input = Object.assign(document.createElement("input"), { className: "input is-name", value: name, maxLength: NAME });
+  const input = Object.assign(document.createElement("input"), {
+    className: "input is-name",
+    value: name,
+    maxLength: NAME,
+  });
   input.setAttribute("aria-label", `New name of ${name}`);
   let done = false;
   const leave = () => {
@@ -43,4 +47,10 @@ export function renamed(place, name, store, left) {
   input.addEventListener("blur", keep);
   place.replaceChildren(input);
   input.select();
+}
+
+/** The same for an effect that hangs on rails; the keys go back to it. */
+export function renamedOn(rails, effect, take) {
+  const name = rails.pieces.get(effect?.id)?.querySelector(".piece-name");
+  if (name) renamed(name, effect.name, take, () => rails.focus(effect.id));
 }

@@ -5,7 +5,8 @@ import { send } from "../../base/web/http.js";
 const TRY_MS = 250;
 
 const field = (label, input) => element("label", { className: "field" }, label, input);
-const input = (value, name) => element("input", { className: "input", value, name, autocomplete: "off", inputMode: "decimal" });
+const input = (value, name) =>
+  element("input", { className: "input", value, name, autocomplete: "off", inputMode: "decimal" });
 
 /** Numbers as typed: with a comma or a point, thirds as ⅓ or 1/3. */
 export function numberOf(text) {
@@ -40,7 +41,14 @@ export async function seriesOf(effect, { photo, made }) {
     {},
     element("h2", { textContent: `A series of ${effect.name}`, id: "series" }),
     element("div", { className: "series-what" }, field("Veil", veil), field("What is stepped", key)),
-    element("div", { className: "series-values" }, field("From", from), field("to", to), field("by steps of", step), field("or these values, with ; between", list)),
+    element(
+      "div",
+      { className: "series-values" },
+      field("From", from),
+      field("to", to),
+      field("by steps of", step),
+      field("or these values, with ; between", list),
+    ),
     field("Names: {name}, {value} and {number} are filled in", pattern),
     strip,
     fault,
@@ -76,7 +84,9 @@ export async function seriesOf(effect, { photo, made }) {
     veil: veil.value,
     key: key.value,
     pattern: pattern.value,
-    ...(list.value.trim() ? { values: list.value.split(/;|\s{2,}/).map(numberOf) } : { from: numberOf(from.value), to: numberOf(to.value), step: numberOf(step.value) }),
+    ...(list.value.trim()
+      ? { values: list.value.split(/;|\s{2,}/).map(numberOf) }
+      : { from: numberOf(from.value), to: numberOf(to.value), step: numberOf(step.value) }),
   });
 
   function soon() {
@@ -89,13 +99,23 @@ export async function seriesOf(effect, { photo, made }) {
     const own = ++asked;
     const wish = body();
     try {
-      if (Object.values(wish).flat().some((v) => Number.isNaN(v))) throw new Error("A value is not a number. Thirds can be written as 1/3 or ⅓.");
+      if (
+        Object.values(wish)
+          .flat()
+          .some((v) => Number.isNaN(v))
+      )
+        throw new Error("A value is not a number. Thirds can be written as 1/3 or ⅓.");
       const { steps } = await send("POST", `/api/series/${effect.id}/try`, wish);
       if (own !== asked) return;
       strip.replaceChildren(
         ...steps.map((s) => {
           const query = new URLSearchParams({ veil: wish.veil, key: wish.key, value: s.value });
-          return element("figure", {}, photo ? element("img", { src: `/series/${effect.id}/${photo}?${query}`, alt: "" }) : "", element("figcaption", { textContent: s.name, title: s.name }));
+          return element(
+            "figure",
+            {},
+            photo ? element("img", { src: `/series/${effect.id}/${photo}?${query}`, alt: "" }) : "",
+            element("figcaption", { textContent: s.name, title: s.name }),
+          );
         }),
       );
       fault.hidden = true;

@@ -3,7 +3,17 @@
 import { element } from "../../base/web/element.js";
 import { tally } from "./rack-state.js";
 
-const line = (tag, fields, words, n) => element("li", {}, element(tag, fields, element("span", { textContent: words }), ...(n === undefined ? [] : [element("small", { textContent: n })])));
+const line = (tag, fields, words, n) =>
+  element(
+    "li",
+    {},
+    element(
+      tag,
+      fields,
+      element("span", { textContent: words }),
+      ...(n === undefined ? [] : [element("small", { textContent: n })]),
+    ),
+  );
 
 export class Side {
   /** @param page the main element ; @param others other kits { id, name, effects, sections } */
@@ -36,7 +46,11 @@ export class Side {
     );
     this.#find("shown").replaceChildren(
       ...rack.photos.map((p) => {
-        const button = element("button", { type: "button", title: p.id === rack.cover ? `${p.name}: stands for the kit` : p.name }, element("img", { src: `/photos/${p.id}/small`, alt: p.name }));
+        const button = element(
+          "button",
+          { type: "button", title: p.id === rack.cover ? `${p.name}: stands for the kit` : p.name },
+          element("img", { src: `/photos/${p.id}/small`, alt: p.name }),
+        );
         button.dataset.photo = p.id;
         button.setAttribute("aria-pressed", String(p.id === photo));
         button.classList.toggle("is-cover", p.id === rack.cover);

@@ -5,8 +5,15 @@ import { toneRange } from "../../base/editors/tone-range.js";
 import { quietButton } from "../../base/web/button.js";
 import { newRule, ruleChanged, withRule, withoutRule } from "./rules.js";
 
-const JOINS = [["and", "and"], ["or", "or"], ["minus", "minus"]];
-const FIRST = [["and", "take"], ["minus", "keep off"]]; // from everything
+const JOINS = [
+  ["and", "and"],
+  ["or", "or"],
+  ["minus", "minus"],
+];
+const FIRST = [
+  ["and", "take"],
+  ["minus", "keep off"],
+]; // from everything
 
 /**
  * @param kinds sorts of rule with their descriptors
@@ -88,7 +95,8 @@ export function ruleEditor({ kinds, most, guards }, on) {
   function joinChooser(rule, index) {
     const select = document.createElement("select");
     select.setAttribute("aria-label", index === 0 ? "Takes or keeps off" : "Joined by");
-    for (const [join, word] of index === 0 ? FIRST : JOINS) select.add(new Option(word, join, false, join === rule.join));
+    for (const [join, word] of index === 0 ? FIRST : JOINS)
+      select.add(new Option(word, join, false, join === rule.join));
     select.addEventListener("change", () => on.change(ruleChanged(mask, index, { join: select.value }), "joined rule"));
     return select;
   }
@@ -98,11 +106,17 @@ export function ruleEditor({ kinds, most, guards }, on) {
     box.className = "rule-adder";
     const own = adderColumn("Add a rule");
     for (const kind of kinds) {
-      own.append(button(kind.label, false, () => on.change(withRule(mask, newRule(kind)), `rule ${kind.label.toLowerCase()}`)));
+      own.append(
+        button(kind.label, false, () => on.change(withRule(mask, newRule(kind)), `rule ${kind.label.toLowerCase()}`)),
+      );
     }
     const off = adderColumn("Keep it off");
     for (const guard of guards) {
-      off.append(button(guard.label, false, () => on.change(withRule(mask, guard.rule), `guard of ${guard.label.toLowerCase()}`)));
+      off.append(
+        button(guard.label, false, () =>
+          on.change(withRule(mask, guard.rule), `guard of ${guard.label.toLowerCase()}`),
+        ),
+      );
       if (guard.caution) off.append(cautious(`${guard.label}: ${guard.caution}`));
     }
     box.append(own, off);

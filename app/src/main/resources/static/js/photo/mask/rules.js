@@ -45,10 +45,13 @@ const keepsOff = (rule, i) => (rule.join === "minus" ? !rule.inverted : i === 0 
 
 /** Where a mask keeps off what a ready-made rule guards: index of its rule, −1 where it does not. */
 export const guardAt = (mask, { rule }) =>
-  (mask.rules ?? []).findIndex((own, i) => keepsOff(own, i) && own.kind === rule.kind && settingsOf(own) === settingsOf(rule));
+  (mask.rules ?? []).findIndex(
+    (own, i) => keepsOff(own, i) && own.kind === rule.kind && settingsOf(own) === settingsOf(rule),
+  );
 
 /** Whether a mask covers everything but what it is kept off: then a brush is there to hide. */
-export const coversMost = ({ cover, rules }) => cover === "everywhere" || (cover === "by-rule" && rules.every(keepsOff));
+export const coversMost = ({ cover, rules }) =>
+  cover === "everywhere" || (cover === "by-rule" && rules.every(keepsOff));
 
 /** The mask kept off what a ready-made rule guards, or no longer. */
 export function guarded(mask, guard) {

@@ -15,7 +15,11 @@ export function picture([id, name, width, height], opens = "") {
   const field = Object.assign(document.createElement("input"), { value: name, maxLength: NAME });
   field.setAttribute("aria-label", "Name of the photo");
   field.dataset.rename = `/api/photos/${id}`;
-  const off = Object.assign(document.createElement("button"), { type: "button", className: "button quiet small", textContent: "Take off" });
+  const off = Object.assign(document.createElement("button"), {
+    type: "button",
+    className: "button quiet small",
+    textContent: "Take off",
+  });
   off.setAttribute("aria-label", `Take off ${name}`);
   off.dataset.send = `DELETE /api/photos/${id}`;
   const size = document.createElement("span");

@@ -14,7 +14,15 @@ const { photos: list, groups: tagGroups } = JSON.parse(root.dataset.state);
 const find = (name) => root.querySelector(`[data-${name}]`);
 class TestWall {
   constructor() {
-    Object.assign(this, { photos: list.map(photoOf), groups: tagGroups, wish: {}, by: "", chosen: new Set(), last: null, figures: new Map() });
+    Object.assign(this, {
+      photos: list.map(photoOf),
+      groups: tagGroups,
+      wish: {},
+      by: "",
+      chosen: new Set(),
+      last: null,
+      figures: new Map(),
+    });
     find("find").addEventListener("input", (event) => this.#look({ words: event.target.value }));
     find("wall-tag").addEventListener("change", (event) => this.#look({ tag: event.target.value }));
     find("wall-order").addEventListener("change", (event) => this.#look({ order: event.target.value }));
@@ -35,7 +43,10 @@ class TestWall {
     });
     find("wall-off").addEventListener("click", () => this.#takeOff());
     find("wall-none").addEventListener("click", () => this.#pick(new Set()));
-    find("wall-group").append(new Option("By subject, as measured", "subject"), ...this.groups.slice(0, -1).map((g) => new Option(`By ${g.label.toLowerCase()}`, g.label)));
+    find("wall-group").append(
+      new Option("By subject, as measured", "subject"),
+      ...this.groups.slice(0, -1).map((g) => new Option(`By ${g.label.toLowerCase()}`, g.label)),
+    );
     this.choices();
     this.draw();
   }
@@ -57,7 +68,11 @@ class TestWall {
       return made;
     };
     const all = this.groups.filter((g) => g.tags.length > 0);
-    find("wall-give").replaceChildren(new Option("Tag …", ""), ...all.map((g) => group(g.label, "+", g.tags)), ...(used.size > 0 ? [group("No longer", "-", [...used].sort())] : []));
+    find("wall-give").replaceChildren(
+      new Option("Tag …", ""),
+      ...all.map((g) => group(g.label, "+", g.tags)),
+      ...(used.size > 0 ? [group("No longer", "-", [...used].sort())] : []),
+    );
   }
 
   draw() {
@@ -141,11 +156,13 @@ class TestWall {
 
   /** Asks what the photos are until all are known. */
   async ask() {
-    for (let whole = false; !whole; ) {
+    for (let whole = false; !whole;) {
       const answer = await send("GET", "/api/wall");
       this.photos = known(this.photos, answer.lines);
       whole = answer.whole;
-      find("holds-going").textContent = whole ? "" : `Measured ${Object.keys(answer.lines).length} of ${this.photos.length}`;
+      find("holds-going").textContent = whole
+        ? ""
+        : `Measured ${Object.keys(answer.lines).length} of ${this.photos.length}`;
       this.#holds(answer);
       this.draw();
       if (!whole) await new Promise((wait) => setTimeout(wait, ASK_MS));
@@ -153,9 +170,16 @@ class TestWall {
   }
 
   #holds({ subjects, lights, counts, missed }) {
-    const head = element("tr", {}, element("td"), ...subjects.map((s) => element("th", { scope: "col", textContent: s.replace(" skin", "") })));
+    const head = element(
+      "tr",
+      {},
+      element("td"),
+      ...subjects.map((s) => element("th", { scope: "col", textContent: s.replace(" skin", "") })),
+    );
     const rows = lights.map((light, r) => {
-      const cells = counts[r].map((n) => element("td", { className: n === 0 ? "is-gap" : "", textContent: n === 0 ? "none" : n }));
+      const cells = counts[r].map((n) =>
+        element("td", { className: n === 0 ? "is-gap" : "", textContent: n === 0 ? "none" : n }),
+      );
       return element("tr", {}, element("th", { scope: "row", textContent: light }), ...cells);
     });
     find("holds").replaceChildren(head, ...rows);

@@ -1,6 +1,16 @@
 // The test wall as data: which photos are looked at, in which order and groups, and which are picked.
 
-export const photoOf = ([id, name, width, height, tags]) => ({ id, name, width, height, tags, line: "", subject: "", light: 0, depth: -100 });
+export const photoOf = ([id, name, width, height, tags]) => ({
+  id,
+  name,
+  width,
+  height,
+  tags,
+  line: "",
+  subject: "",
+  light: 0,
+  depth: -100,
+});
 
 /** The photos with what was measured of them: { id: [line, subject, lightness, depth] }. */
 export const known = (photos, lines) =>
@@ -21,7 +31,9 @@ const ORDERS = {
 /** Photos that hold every word that is looked for, and the tag. */
 export function seen(photos, { words = "", tag = "", order = "added" }) {
   const wanted = words.toLocaleLowerCase("en-GB").split(/\s+/).filter(Boolean);
-  return photos.filter((p) => (tag === "" || p.tags.includes(tag)) && wanted.every((w) => text(p).includes(w))).toSorted(ORDERS[order]);
+  return photos
+    .filter((p) => (tag === "" || p.tags.includes(tag)) && wanted.every((w) => text(p).includes(w)))
+    .toSorted(ORDERS[order]);
 }
 
 /**

@@ -30,7 +30,9 @@ export class Live {
     this.aborting?.abort();
     this.aborting = new AbortController();
     try {
-      const { head } = unpack(await fetchBytes(this.address(), { ...body, longSide: 400, live: this.limits }, this.aborting.signal));
+      const { head } = unpack(
+        await fetchBytes(this.address(), { ...body, longSide: 400, live: this.limits }, this.aborting.signal),
+      );
       if (turn === this.turn) this.#show(head);
     } catch {
       // a newer one is on its way, or the stage says what is wrong
@@ -39,8 +41,14 @@ export class Live {
 
   #show({ lines, over }) {
     this.lines.replaceChildren(
-      ...lines.flatMap(([name, words]) => [Object.assign(document.createElement("dt"), { textContent: name }), Object.assign(document.createElement("dd"), { textContent: words })]),
-      ...over.flatMap(([state, word, value, unit]) => [Object.assign(document.createElement("dt"), { textContent: state, className: `is-${state}` }), Object.assign(document.createElement("dd"), { textContent: `${word} ${valueWords(value, unit)}` })]),
+      ...lines.flatMap(([name, words]) => [
+        Object.assign(document.createElement("dt"), { textContent: name }),
+        Object.assign(document.createElement("dd"), { textContent: words }),
+      ]),
+      ...over.flatMap(([state, word, value, unit]) => [
+        Object.assign(document.createElement("dt"), { textContent: state, className: `is-${state}` }),
+        Object.assign(document.createElement("dd"), { textContent: `${word} ${valueWords(value, unit)}` }),
+      ]),
     );
     const worst = over.find(([state]) => state === "over");
     this.over.hidden = !worst;

@@ -115,11 +115,23 @@ export class Trace {
     steps.forEach((step, i) => {
       const after = of(step.after);
       const words = `${i + 1} ${step.name}`;
-      const row = this.#row(words, share(before), share(after), signed(after - before), after >= before ? "is-more" : "is-less");
+      const row = this.#row(
+        words,
+        share(before),
+        share(after),
+        signed(after - before),
+        after >= before ? "is-more" : "is-less",
+      );
       row.tabIndex = 0;
-      row.title = [this.source.named(step), step.name, "point here to see the picture without it, press to open it"].filter(Boolean).join(" · ");
+      row.title = [this.source.named(step), step.name, "point here to see the picture without it, press to open it"]
+        .filter(Boolean)
+        .join(" · ");
       row.setAttribute("role", "button");
-      whileLookedAt(row, () => this.on.flash(step), () => this.on.flash(null));
+      whileLookedAt(
+        row,
+        () => this.on.flash(step),
+        () => this.on.flash(null),
+      );
       row.addEventListener("click", () => this.#open(step));
       row.addEventListener("keydown", (event) => event.key === "Enter" && this.#open(step));
       rows.push(row);

@@ -41,7 +41,9 @@ export function matches(wanted, verdict) {
 export function tally(verdicts) {
   const counts = { over: 0, near: 0 };
   for (const { state } of verdicts) if (state in counts) counts[state] += 1;
-  const words = Object.entries(counts).filter(([, n]) => n > 0).map(([state, n]) => `${n} ${state}`);
+  const words = Object.entries(counts)
+    .filter(([, n]) => n > 0)
+    .map(([state, n]) => `${n} ${state}`);
   return { counts, words: words.join(", ") };
 }
 

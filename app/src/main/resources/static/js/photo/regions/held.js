@@ -13,7 +13,9 @@ export function added(held, name, left = false) {
 }
 
 /** A region with some fields changed. */
-export const changed = (held, id, fields) => ({ regions: held.regions.map((r) => (r.id === id ? { ...r, ...fields } : r)) });
+export const changed = (held, id, fields) => ({
+  regions: held.regions.map((r) => (r.id === id ? { ...r, ...fields } : r)),
+});
 
 /** Without a region. */
 export const without = (held, id) => ({ regions: held.regions.filter((r) => r.id !== id) });
@@ -24,9 +26,16 @@ export function foundBy(held, id, how, kinds) {
   if (how === "left") {
     return { regions: held.regions.map((r) => (r.id === id ? { ...r, left: true } : { ...r, left: false })) };
   }
-  const mask = how === "by-rule" && region.mask.cover !== "by-rule" ? ruled(ruleFor(region.name, kinds)) : coveringBy(region.mask, "brush-on");
+  const mask =
+    how === "by-rule" && region.mask.cover !== "by-rule"
+      ? ruled(ruleFor(region.name, kinds))
+      : coveringBy(region.mask, "brush-on");
   const picture = how === "by-rule" ? "" : region.picture;
-  return changed(held, id, { left: false, picture, mask: how === "by-rule" && region.mask.cover === "by-rule" ? region.mask : mask });
+  return changed(held, id, {
+    left: false,
+    picture,
+    mask: how === "by-rule" && region.mask.cover === "by-rule" ? region.mask : mask,
+  });
 }
 
 /** The rule that a region of that name begins with. */

@@ -29,14 +29,20 @@ export class List {
     this.find("rules").append(this.rules.element);
     this.buttons = new Map(
       ALL.map(([act, text, title]) => {
-        const made = Object.assign(document.createElement("button"), { type: "button", className: "button small", textContent: text, title });
+        const made = Object.assign(document.createElement("button"), {
+          type: "button",
+          className: "button small",
+          textContent: text,
+          title,
+        });
         made.dataset.paint = act;
         made.addEventListener("click", () => on.all(this.open.id, act));
         this.find("all").append(made);
         return [act, made];
       }),
     );
-    for (const button of root.querySelectorAll("[data-found]")) button.addEventListener("click", () => on.found(this.open.id, button.dataset.found));
+    for (const button of root.querySelectorAll("[data-found]"))
+      button.addEventListener("click", () => on.found(this.open.id, button.dataset.found));
     this.found = [...root.querySelectorAll("[data-found]")];
     this.name = this.find("name");
     this.name.addEventListener("change", () => {
@@ -68,7 +74,12 @@ export class List {
   show({ held, open, painted, shares, facts }) {
     this.open = open;
     this.find("facts").replaceChildren(...facts.flatMap(([name, words]) => [word("dt", name), word("dd", words)]));
-    redrawn(this.find("list"), ...held.regions.map((region) => this.#row(region, region === open, painted[region.id] ?? 0, shares[region.id] ?? 0)));
+    redrawn(
+      this.find("list"),
+      ...held.regions.map((region) =>
+        this.#row(region, region === open, painted[region.id] ?? 0, shares[region.id] ?? 0),
+      ),
+    );
     this.find("none").hidden = held.regions.length > 0;
     this.find("open").hidden = !open;
     const names = free(held, this.names);

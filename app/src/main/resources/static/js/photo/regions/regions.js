@@ -44,7 +44,11 @@ const store = new Store(
   state,
   "held",
   { put: (body, name) => send("PUT", api, body, name), get: () => send("GET", api), gesture },
-  savedLine(took, () => store.retry(), () => stage.refresh()),
+  savedLine(
+    took,
+    () => store.retry(),
+    () => stage.refresh(),
+  ),
 );
 watch(store);
 tagging(root, state.photo, state);
@@ -142,7 +146,11 @@ function neighbour(step) {
 
 listenUndo(undo);
 listen([
-  { keys: ["delete"], says: "drop the open region", run: () => open() && take((h) => without(h, openId), label("drop")) },
+  {
+    keys: ["delete"],
+    says: "drop the open region",
+    run: () => open() && take((h) => without(h, openId), label("drop")),
+  },
   { keys: ["e"], says: "the whole window for the photo, and back", run: () => around.toggleWhole() },
   { keys: ["escape"], says: "back from the whole window", run: () => around.leaveWhole() },
   ...stageKeys(stage, painting.brush, { masked: () => openId !== null, neighbour, undo }),

@@ -9,21 +9,27 @@ export function tagging(root, photo, { tags, tagGroups }) {
 
   function show(own, groups) {
     box.replaceChildren(
-      ...groups.filter((g) => g.tags.length > 0).map((g) => {
-        const line = document.createElement("div");
-        line.setAttribute("role", "group");
-        line.setAttribute("aria-label", g.label);
-        line.append(
-          ...g.tags.map((tag) => {
-            const on = own.includes(tag);
-            const made = Object.assign(document.createElement("button"), { type: "button", className: "tag", textContent: tag });
-            made.setAttribute("aria-pressed", String(on));
-            made.addEventListener("click", () => give(tag, !on));
-            return made;
-          }),
-        );
-        return line;
-      }),
+      ...groups
+        .filter((g) => g.tags.length > 0)
+        .map((g) => {
+          const line = document.createElement("div");
+          line.setAttribute("role", "group");
+          line.setAttribute("aria-label", g.label);
+          line.append(
+            ...g.tags.map((tag) => {
+              const on = own.includes(tag);
+              const made = Object.assign(document.createElement("button"), {
+                type: "button",
+                className: "tag",
+                textContent: tag,
+              });
+              made.setAttribute("aria-pressed", String(on));
+              made.addEventListener("click", () => give(tag, !on));
+              return made;
+            }),
+          );
+          return line;
+        }),
     );
   }
 

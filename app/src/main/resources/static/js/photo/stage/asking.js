@@ -29,9 +29,17 @@ export class Asking {
   constructor(stage, on) {
     Object.assign(this, { stage, on });
     this.name = newName();
-    this.finished = new Loader((signal) => this.#load(signal), (shot) => this.#show(shot), on.told);
+    this.finished = new Loader(
+      (signal) => this.#load(signal),
+      (shot) => this.#show(shot),
+      on.told,
+    );
     this.plain = new Loader((signal) => this.#loadPlain(signal), on.plain, on.told);
-    this.mask = new Loader((signal) => this.#fetch(stage.finished, stage.source.maskBody(), "mask", signal), on.mask, on.told);
+    this.mask = new Loader(
+      (signal) => this.#fetch(stage.finished, stage.source.maskBody(), "mask", signal),
+      on.mask,
+      on.told,
+    );
     this.loaders = [this.finished, this.plain, this.mask];
   }
 

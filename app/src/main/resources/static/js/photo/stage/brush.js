@@ -1,25 +1,15 @@
 // The brush: armed by picking a brush-on veil, paints masks and nothing else. Without it the
 // pointer moves the photo.
 import { slider } from "../../base/editors/slider.js";
-import { HOLDING } from "../../base/web/rules.js";
+import { SETTINGS, strokeOf } from "./stroke.js";
 
-export const SETTINGS = [
-  { key: "size", label: "Size", unit: "%", min: 0.2, max: 40, step: 0.2, start: 8 },
-  { key: "softness", label: "Softness", unit: "%", min: 0, max: 100, step: 1, start: 70 },
-  { key: "strength", label: "Strength", unit: "%", min: 1, max: 100, step: 1, start: 100 },
-  { key: "flow", label: "Flow", unit: "%", min: 1, max: 100, step: 1, start: 60 },
-  { key: "holding", label: "Holding", unit: "ΔE", min: 0, max: HOLDING, step: 1, start: 0 },
-];
 const HOLDS = 18; // what the key begins with
 
 const KEPT = "nine-veils-brush";
 const KEY_FACTOR = 1.15;
 const KEY_STEP = 5;
-const FINEST = 100_000; // points are kept to this share of the long side, finer than any pixel
 const FINEST_PRESSURE = 100;
 const NEAREST = 0.0005; // points closer together than this share of the long side are one
-
-const rounded = (share) => Math.round(share * FINEST) / FINEST;
 
 export class Brush {
   #armed = false;
@@ -50,7 +40,8 @@ export class Brush {
       button.addEventListener("click", () => this.#press(button.dataset.pressed));
     }
     this.#press(this.values.pressed);
-    this.sliders.get("holding").element.title = "Above 0 a stroke keeps to the colour that it began on, and to the edges of the photo";
+    this.sliders.get("holding").element.title =
+      "Above 0 a stroke keeps to the colour that it began on, and to the edges of the photo";
     this.#listen();
   }
 
@@ -65,7 +56,8 @@ export class Brush {
   #press(moves) {
     this.values.pressed = moves;
     localStorage.setItem(KEPT, JSON.stringify(this.values));
-    for (const button of this.box.querySelectorAll("[data-pressed]")) button.setAttribute("aria-pressed", String(button.dataset.pressed === moves));
+    for (const button of this.box.querySelectorAll("[data-pressed]"))
+      button.setAttribute("aria-pressed", String(button.dataset.pressed === moves));
   }
 
   /** Holds to the colour that a stroke begins on, or no longer. */
@@ -130,21 +122,6 @@ export class Brush {
     this.#set(key, Math.min(max, Math.max(min, value)));
   }
 
-  #stroke() {
-    const { size, softness, strength, flow, reveal, holding, pressed } = this.values;
-    const pen = pressed !== "" && this.#points.some((p) => p.pressure !== null);
-    return {
-      ...(pen && { pressed, pressure: this.#points.map((p) => p.pressure ?? 1) }),
-      ...(holding > 0 && { holding }),
-      points: this.#points.flatMap((p) => [rounded(p.x), rounded(p.y)]),
-      size: size / 100,
-      softness: softness / 100,
-      strength: strength / 100,
-      flow: flow / 100,
-      reveal,
-    };
-  }
-
   #listen() {
     const pane = this.stage.pane;
     pane.addEventListener("pointerdown", (event) => this.#down(event));
@@ -194,7 +171,7 @@ export class Brush {
 
   #painted() {
     this.stage.paintUnderHand(this.#points, this.values.size / 100);
-    this.on.progress(this.#stroke(), this.#on);
+    this.on.progress(strokeOf(this.values, this.#points), this.#on);
   }
 
   #up() {
@@ -205,7 +182,7 @@ export class Brush {
   /** Ends the stroke that is being painted, as when another photo comes under the hand. */
   finish() {
     if (!this.#points) return;
-    const [stroke, on] = [this.#stroke(), this.#on];
+    const [stroke, on] = [strokeOf(this.values, this.#points), this.#on];
     this.#last = { point: this.#points.at(-1), photo: this.stage.source.photo() };
     this.#points = this.#on = null;
     this.on.done(stroke, on);

@@ -83,7 +83,10 @@ export class Handles {
       }
       return own;
     };
-    const far = handle.angle || handle.length ? dot(`${handle.label}, direction and distance`, (p, r) => this.#far(index, p, r)) : null;
+    const far =
+      handle.angle || handle.length
+        ? dot(`${handle.label}, direction and distance`, (p, r) => this.#far(index, p, r))
+        : null;
     const near = handle.held ? null : dot(handle.label, (p, r) => this.#near(index, p, r));
     if (near) this.#listenKeys(near.element, index, [handle.x, handle.y]);
     if (far) this.#listenKeys(far.element, index, [handle.angle, handle.length]);
@@ -107,7 +110,15 @@ export class Handles {
       event.stopPropagation();
       const { settings, values, give } = this.#shown[index];
       const by = (dx || dy) * STEP * (event.shiftKey ? 10 : 1);
-      give({ [key]: clamp(values[key] + by, settings.find((s) => s.key === key)) }, true);
+      give(
+        {
+          [key]: clamp(
+            values[key] + by,
+            settings.find((s) => s.key === key),
+          ),
+        },
+        true,
+      );
     });
   }
 
@@ -130,8 +141,16 @@ export class Handles {
     const from = this.#from(index);
     const of = (key) => settings.find((s) => s.key === key);
     const values = {};
-    if (handle.angle) values[handle.angle] = clamp(turned(Math.atan2(p.y - from.y, p.x - from.x) - this.#ahead(index)), of(handle.angle));
-    if (handle.length) values[handle.length] = clamp((Math.hypot(p.x - from.x, p.y - from.y) / this.#ruler(handle)) * 100, of(handle.length));
+    if (handle.angle)
+      values[handle.angle] = clamp(
+        turned(Math.atan2(p.y - from.y, p.x - from.x) - this.#ahead(index)),
+        of(handle.angle),
+      );
+    if (handle.length)
+      values[handle.length] = clamp(
+        (Math.hypot(p.x - from.x, p.y - from.y) / this.#ruler(handle)) * 100,
+        of(handle.length),
+      );
     give(values, rests);
   }
 
@@ -186,7 +205,7 @@ export class Handles {
 }
 
 /** Degrees from −180 to 180. */
-const turned = (radians) => ((((radians * 180) / Math.PI + 180) % 360) + 360) % 360 - 180;
+const turned = (radians) => (((((radians * 180) / Math.PI + 180) % 360) + 360) % 360) - 180;
 
 function put(element, attributes) {
   for (const [key, value] of Object.entries(attributes)) element.setAttribute(key, value.toFixed(1));

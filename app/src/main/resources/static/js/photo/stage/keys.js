@@ -9,7 +9,7 @@ export const PICKS = ["1", "2", "3", "4", "5", "6", "7", "8", "9"];
  */
 export const stageKeys = (stage, brush, on) => [
   { keys: ["p"], says: "hold for the plain photo", run: () => stage.holdPlain(true), up: () => stage.holdPlain(false) },
-  { keys: ["c"], says: "next compare view", run: () => stage.nextCompare() },
+  { keys: ["c"], says: "next compare view", run: () => stage.comparing.next() },
   { keys: ["z"], says: "1:1 at the pointer, and back", run: () => stage.toggleFull() },
   { keys: ["d"], says: "smaller brush", repeats: true, run: () => brush.larger(false) },
   { keys: ["f"], says: "larger brush", repeats: true, run: () => brush.larger(true) },

@@ -6,9 +6,9 @@ import { scaleOf } from "./view.js";
 export function lookButtons(box, stage) {
   const button = (look) => box.querySelector(`[data-look=${look}]`);
   const looks = {
-    side: () => stage.toggleCompare("side"),
-    wiper: () => stage.toggleCompare("wiper"),
-    pins: () => stage.toggleCompare("pins"),
+    side: () => stage.comparing.toggle("side"),
+    wiper: () => stage.comparing.toggle("wiper"),
+    pins: () => stage.comparing.toggle("pins"),
     mask: () => stage.masked.toggle(),
     "mask-as": () => stage.masked.next(),
     fit: () => stage.fit(),

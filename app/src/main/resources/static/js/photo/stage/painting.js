@@ -54,7 +54,14 @@ export class Painting {
     const { width, height } = this.now.photo();
     const long = Math.max(width, height);
     const points = [width / long / 2, height / long / 2];
-    const stroke = { points, size: MIDDLE * (Math.min(width, height) / long), softness: 1, strength: 1, flow: 1, reveal: false };
+    const stroke = {
+      points,
+      size: MIDDLE * (Math.min(width, height) / long),
+      softness: 1,
+      strength: 1,
+      flow: 1,
+      reveal: false,
+    };
     return this.#store({ stroke, veil, photo: this.now.photo() });
   }
 

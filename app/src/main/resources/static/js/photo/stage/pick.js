@@ -27,14 +27,22 @@ export function pickColour(stage) {
       resolve(rgb ? hex(rgb) : null);
     };
     const listening = { capture: true, signal: over.signal };
-    document.addEventListener("pointerdown", (event) => {
-      const onPane = event.target.closest(".pane") === stage.pane;
-      end(event, onPane ? colourAt(event.offsetX, event.offsetY) : null);
-    }, listening);
-    document.addEventListener("keydown", (event) => {
-      const { x, y } = stage.middle();
-      if (event.key === "Escape") end(event, null);
-      if (event.key === "Enter") end(event, colourAt(x, y));
-    }, listening);
+    document.addEventListener(
+      "pointerdown",
+      (event) => {
+        const onPane = event.target.closest(".pane") === stage.pane;
+        end(event, onPane ? colourAt(event.offsetX, event.offsetY) : null);
+      },
+      listening,
+    );
+    document.addEventListener(
+      "keydown",
+      (event) => {
+        const { x, y } = stage.middle();
+        if (event.key === "Escape") end(event, null);
+        if (event.key === "Enter") end(event, colourAt(x, y));
+      },
+      listening,
+    );
   });
 }

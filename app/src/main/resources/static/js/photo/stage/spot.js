@@ -26,27 +26,39 @@ export function pickSpot(stage) {
       const box = stage.pane.getBoundingClientRect();
       return { x: event.clientX - box.left, y: event.clientY - box.top };
     };
-    document.addEventListener("pointerdown", (event) => {
-      if (event.target.closest(".pane") !== stage.pane) return end(null);
-      stop(event);
-      from = at(event);
-    }, listening);
-    document.addEventListener("pointerup", (event) => {
-      if (!from) return;
-      stop(event);
-      const to = at(event);
-      const drawn = Math.hypot(to.x - from.x, to.y - from.y) >= DRAWN_FROM;
-      const a = stage.shareAt(drawn ? Math.min(from.x, to.x) : from.x, drawn ? Math.min(from.y, to.y) : from.y);
-      const b = stage.shareAt(Math.max(from.x, to.x), Math.max(from.y, to.y));
-      end({ ...a, width: drawn ? b.x - a.x : 0, height: drawn ? b.y - a.y : 0 });
-    }, listening);
-    document.addEventListener("keydown", (event) => {
-      if (event.key !== "Escape" && event.key !== "Enter") return;
-      stop(event);
-      if (event.key === "Escape") return end(null);
-      const point = stage.middle();
-      end({ ...stage.shareAt(point.x, point.y), width: 0, height: 0 });
-    }, listening);
+    document.addEventListener(
+      "pointerdown",
+      (event) => {
+        if (event.target.closest(".pane") !== stage.pane) return end(null);
+        stop(event);
+        from = at(event);
+      },
+      listening,
+    );
+    document.addEventListener(
+      "pointerup",
+      (event) => {
+        if (!from) return;
+        stop(event);
+        const to = at(event);
+        const drawn = Math.hypot(to.x - from.x, to.y - from.y) >= DRAWN_FROM;
+        const a = stage.shareAt(drawn ? Math.min(from.x, to.x) : from.x, drawn ? Math.min(from.y, to.y) : from.y);
+        const b = stage.shareAt(Math.max(from.x, to.x), Math.max(from.y, to.y));
+        end({ ...a, width: drawn ? b.x - a.x : 0, height: drawn ? b.y - a.y : 0 });
+      },
+      listening,
+    );
+    document.addEventListener(
+      "keydown",
+      (event) => {
+        if (event.key !== "Escape" && event.key !== "Enter") return;
+        stop(event);
+        if (event.key === "Escape") return end(null);
+        const point = stage.middle();
+        end({ ...stage.shareAt(point.x, point.y), width: 0, height: 0 });
+      },
+      listening,
+    );
   });
 }
 

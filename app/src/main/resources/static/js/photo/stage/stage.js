@@ -2,21 +2,20 @@
 // photo, the effect or the page changes.
 import { sayFault } from "../../base/web/say.js";
 import { Asking } from "./asking.js";
+import { listenStage } from "./listening.js";
+import { Comparing } from "./comparing.js";
 import { keepLook, keptLook } from "./kept-look.js";
 import { lookButtons } from "./look-buttons.js";
 import { MaskLook } from "./mask-look.js";
 import { fresh, Pane } from "./pane.js";
 import { PinPanes } from "./pin-panes.js";
-import { listenWheel } from "./pointing.js";
 import { Tag } from "./tag.js";
-import { isFull, panned, placed, scaleOf, toPhoto, zoomed } from "./view.js";
+import { lengthOf, pointOver, shareUnder } from "./shares.js";
+import { isFull, panned, toPhoto, zoomed } from "./view.js";
 import { drawWeave } from "./weave.js";
 import { Wiper } from "./wiper.js";
 
-const RESIZE_SETTLES_MS = 80;
-
 export class Stage {
-  #mode = "one"; // side, wiper, pins
   #holding = false;
   #stroke = null;
   #overlays = [];
@@ -46,15 +45,16 @@ export class Stage {
       photo: () => on.photo?.(),
       told: this.told,
       masked: () => this.masked.shown,
-      also: () => this.#mode === "pins" && this.pins.refresh(),
+      also: () => this.comparing.mode === "pins" && this.pins.refresh(),
     });
     this.masked = new MaskLook(this.buttons, { ask: () => this.asking.mask.ask(), draw: () => this.#drawWeave() });
     this.pins = new PinPanes(this, root.querySelector(".panes-pins"), source.pins ?? (() => []));
     this.wiper = new Wiper(this.pane, () => this.view && this.#drawAll());
+    this.comparing = new Comparing(this, () => this.#drawAll());
     const kept = keptLook();
     this.view = kept.view;
-    this.#listen();
-    this.#setMode(kept.mode === "pins" && !source.pins ? "one" : kept.mode);
+    listenStage(this, () => this.#drawAll());
+    this.comparing.set(kept.mode === "pins" && !source.pins ? "one" : kept.mode);
     this.#setView(kept.view);
   }
 
@@ -91,39 +91,9 @@ export class Stage {
     this.#drawAll();
   }
 
-  compare(mode) {
-    this.#setMode(mode);
-    this.refresh();
-  }
-
-  #setMode(mode) {
-    this.#mode = mode;
-    this.plain.element.hidden = mode !== "side";
-    this.pane.hidden = mode === "pins";
-    this.pins.root.hidden = mode !== "pins";
-    this.wiper.show(mode === "wiper");
-    this.buttons.pressOnly(["side", "wiper", "pins"], mode);
-    keepLook({ view: this.view, mode });
-    this.#drawAll();
-  }
-
-  nextCompare() {
-    const modes = ["one", "side", "wiper", ...(this.pins.isEmpty ? [] : ["pins"])];
-    this.compare(modes[(modes.indexOf(this.#mode) + 1) % modes.length]);
-  }
-
-  toggleCompare(mode) {
-    this.compare(this.#mode === mode ? "one" : mode);
-  }
-
-  pinsChanged() {
-    this.buttons.show("pins", !this.pins.isEmpty);
-    if (this.#mode === "pins") this.compare(this.pins.isEmpty ? "one" : "pins");
-  }
-
   /** The pane that is looked at: of several pins the first. */
   get seen() {
-    return (this.#mode === "pins" && this.pins.first) || this.finished;
+    return (this.comparing.mode === "pins" && this.pins.first) || this.finished;
   }
 
   /** One photo pixel to one screen pixel at the point last pointed at, from any zoom; and back. */
@@ -137,23 +107,17 @@ export class Stage {
 
   /** Point of the photo, in shares of its long side, under a point of the pane. */
   shareAt(x, y) {
-    const photo = this.source.photo();
-    const p = toPhoto(this.view, this.finished.size, photo, x, y);
-    const long = Math.max(photo.width, photo.height);
-    return { x: p.x / long, y: p.y / long };
+    return shareUnder(this.view, this.finished.size, this.source.photo(), x, y);
   }
 
   /** Point of the pane, CSS pixels, over a point of the photo in shares of its long side. */
   pointOf(share) {
-    const at = placed(this.view, this.finished.size, this.source.photo());
-    const long = Math.max(at.width, at.height);
-    return { x: at.x + share.x * long, y: at.y + share.y * long };
+    return pointOver(this.view, this.finished.size, this.source.photo(), share);
   }
 
   /** CSS pixels of a length given as a share of the long side. */
   pixels(share) {
-    const photo = this.source.photo();
-    return share * Math.max(photo.width, photo.height) * scaleOf(this.view, this.finished.size, photo);
+    return lengthOf(this.view, this.finished.size, this.source.photo(), share);
   }
 
   panBy(dx, dy, pane = this.finished) {
@@ -184,7 +148,7 @@ export class Stage {
 
   #setView(view) {
     this.view = view;
-    keepLook({ view, mode: this.#mode });
+    keepLook({ view, mode: this.comparing.mode });
     this.buttons.pressOnly(["fit", "full"], isFull(view) ? "full" : view.fit ? "fit" : "");
     this.#drawAll();
   }
@@ -213,11 +177,16 @@ export class Stage {
   #drawAll() {
     const photo = this.source.photo();
     const held = this.#holding && this.plain.shot;
-    const wiped = this.#mode === "wiper" && !held ? this.plain.shot : null;
+    const wiped = this.comparing.mode === "wiper" && !held ? this.plain.shot : null;
     this.finished.draw(this.view, photo, held ? this.plain.shot : this.finished.shot, wiped, this.wiper.share);
-    if (this.#mode === "side") this.plain.draw(this.view, photo);
-    if (this.#mode === "pins") this.pins.draw();
-    this.tag.show({ behind: this.asking.behind, here: this.finished.shot?.photo === photo, plain: held, side: this.#mode === "side" });
+    if (this.comparing.mode === "side") this.plain.draw(this.view, photo);
+    if (this.comparing.mode === "pins") this.pins.draw();
+    this.tag.show({
+      behind: this.asking.behind,
+      here: this.finished.shot?.photo === photo,
+      plain: held,
+      side: this.comparing.mode === "side",
+    });
     this.#drawWeave();
     for (const draw of this.#overlays) draw(this);
   }
@@ -226,22 +195,5 @@ export class Stage {
     const photo = this.source.photo();
     const at = this.finished.placed(this.view, photo);
     drawWeave(fresh(this.weave), photo, at, this.#holding ? {} : { mask: this.masked.drawn, stroke: this.#stroke });
-  }
-
-  #listen() {
-    listenWheel(this, this.finished);
-    listenWheel(this, this.plain);
-    this.pane.addEventListener("pointermove", (event) => {
-      if (event.target.closest(".wiper, .handles *")) return;
-      this.lastPoint = { x: event.offsetX, y: event.offsetY };
-      this.on.spot?.(this.lastPoint);
-    });
-    this.pane.addEventListener("pointerleave", () => this.on.spot?.(null));
-    let settling;
-    new ResizeObserver(() => {
-      this.#drawAll();
-      clearTimeout(settling);
-      settling = setTimeout(() => this.refresh(), RESIZE_SETTLES_MS);
-    }).observe(this.pane);
   }
 }

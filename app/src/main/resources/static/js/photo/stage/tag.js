@@ -14,7 +14,8 @@ export class Tag {
   /** @param what { behind, here: the photo itself is shown, plain, side } */
   show({ behind, here, plain, side }) {
     let words = plain ? "Plain photo" : this.own;
-    if (behind) words = here ? "Before your last change: the newest picture is not here yet" : "The picture is not here yet";
+    if (behind)
+      words = here ? "Before your last change: the newest picture is not here yet" : "The picture is not here yet";
     this.finished.hidden = !side;
     this.element.textContent = this.element.title = words;
     this.element.hidden = !words;

@@ -7,7 +7,10 @@ function pattern(context) {
     tile = new OffscreenCanvas(8, 8);
     const c = tile.getContext("2d");
     c.lineWidth = 1.6;
-    for (const [colour, shift] of [["#ffffffb0", 0], ["#00000068", 1.6]]) {
+    for (const [colour, shift] of [
+      ["#ffffffb0", 0],
+      ["#00000068", 1.6],
+    ]) {
       c.strokeStyle = colour;
       c.beginPath();
       for (const k of [-8, 0, 8]) {

@@ -16,7 +16,8 @@ export class Wiper {
       "aria-label": "Plain photo up to here",
       "aria-valuemin": "0",
       "aria-valuemax": "100",
-    })) this.line.setAttribute(name, value);
+    }))
+      this.line.setAttribute(name, value);
     pane.append(this.line);
     this.pane = pane;
     this.moved = moved;
@@ -25,7 +26,8 @@ export class Wiper {
       this.line.setPointerCapture(event.pointerId);
     });
     this.line.addEventListener("pointermove", (event) => {
-      if (this.line.hasPointerCapture(event.pointerId)) this.#to((event.clientX - pane.getBoundingClientRect().left) / pane.clientWidth);
+      if (this.line.hasPointerCapture(event.pointerId))
+        this.#to((event.clientX - pane.getBoundingClientRect().left) / pane.clientWidth);
     });
     this.line.addEventListener("keydown", (event) => {
       const step = { ArrowLeft: -STEP, ArrowRight: STEP }[event.key];

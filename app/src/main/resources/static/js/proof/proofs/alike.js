@@ -17,14 +17,15 @@ export class Alike {
    */
   constructor(box, column, data, on) {
     Object.assign(this, { box, column, data, on, picked: null });
-    const find = (name) => (box.querySelector(`[data-alike-${name}]`) ?? column.querySelector(`[data-alike-${name}]`));
+    const find = (name) => box.querySelector(`[data-alike-${name}]`) ?? column.querySelector(`[data-alike-${name}]`);
     Object.assign(this, { find, map: find("map") });
     find("photo").replaceChildren(...data.photos.map((p) => new Option(p[1], p[0])));
     find("photo").addEventListener("change", () => this.#draw());
     find("other").addEventListener("change", () => this.open());
     find("bound").addEventListener("input", () => this.#draw());
     new ResizeObserver(() => !box.hidden && this.answer && this.#draw()).observe(this.map);
-    for (const how of ["first", "second", "variant", "both"]) find(how).addEventListener("click", () => this.#decide(how));
+    for (const how of ["first", "second", "variant", "both"])
+      find(how).addEventListener("click", () => this.#decide(how));
   }
 
   async open() {
@@ -49,11 +50,19 @@ export class Alike {
   #draw() {
     const { effects, there, total } = this.answer;
     this.find("of").textContent = `ΔE ${this.bound.toFixed(1)}`;
-    this.find("missing").textContent = there < total ? `${total - there} proofs are not rendered yet; they say nothing here.` : "";
+    this.find("missing").textContent =
+      there < total ? `${total - there} proofs are not rendered yet; they say nothing here.` : "";
     const room = { width: this.map.clientWidth, height: this.map.clientHeight };
-    const scale = Math.max(LEAST / SIZE.width, Math.min(1.1, Math.sqrt((room.width * room.height) / (effects.length * SIZE.width * SIZE.height * 4))));
+    const scale = Math.max(
+      LEAST / SIZE.width,
+      Math.min(1.1, Math.sqrt((room.width * room.height) / (effects.length * SIZE.width * SIZE.height * 4))),
+    );
     const size = { width: Math.round(SIZE.width * scale), height: Math.round(SIZE.height * scale) };
-    const at = spread(effects.map(([, , x, y]) => [x, y]), room, { width: size.width + 8, height: size.height + 8 });
+    const at = spread(
+      effects.map(([, , x, y]) => [x, y]),
+      room,
+      { width: size.width + 8, height: size.height + 8 },
+    );
     const places = new Map(effects.map(([id], i) => [id, at[i]]));
     const photo = this.find("photo").value;
     const threads = svg("svg", { class: "threads", width: room.width, height: room.height, "aria-hidden": "true" });
@@ -71,9 +80,17 @@ export class Alike {
   #effect(id, name, [left, top], size, photo) {
     const made = Object.assign(document.createElement("button"), { type: "button", className: "on-map", title: name });
     made.dataset.effect = id;
-    Object.assign(made.style, { left: `${left}px`, top: `${top}px`, width: `${size.width}px`, height: `${size.height}px` });
+    Object.assign(made.style, {
+      left: `${left}px`,
+      top: `${top}px`,
+      width: `${size.width}px`,
+      height: `${size.height}px`,
+    });
     const words = Object.assign(document.createElement("span"), { textContent: name });
-    made.append(Object.assign(new Image(), { alt: "", src: `/proofs/pictures/${id}/${photo}`, draggable: false }), words);
+    made.append(
+      Object.assign(new Image(), { alt: "", src: `/proofs/pictures/${id}/${photo}`, draggable: false }),
+      words,
+    );
     made.classList.toggle("is-picked", this.picked?.slice(0, 2).includes(id) ?? false);
     made.addEventListener("click", () => {
       const near = this.answer.pairs.find(([one, two]) => one === id || two === id);
@@ -86,13 +103,19 @@ export class Alike {
   #list() {
     const near = this.#near();
     const name = new Map(this.answer.effects.map(([id, words]) => [id, words]));
-    this.find("count").textContent = near.length === 0 ? "No two are nearer than this." : `${near.length} ${near.length === 1 ? "pair" : "pairs"} nearer than ΔE ${this.bound.toFixed(1)}`;
+    this.find("count").textContent =
+      near.length === 0
+        ? "No two are nearer than this."
+        : `${near.length} ${near.length === 1 ? "pair" : "pairs"} nearer than ΔE ${this.bound.toFixed(1)}`;
     this.find("pairs").replaceChildren(
       ...near.map((pair) => {
         const [one, two, mean, , , both] = pair;
         const row = Object.assign(document.createElement("button"), { type: "button" });
         row.dataset.pair = `${one}:${two}`;
-        row.append(Object.assign(document.createElement("span"), { textContent: `${name.get(one)} · ${name.get(two)}` }), Object.assign(document.createElement("b"), { textContent: both ? "both wanted" : `ΔE ${mean.toFixed(1)}` }));
+        row.append(
+          Object.assign(document.createElement("span"), { textContent: `${name.get(one)} · ${name.get(two)}` }),
+          Object.assign(document.createElement("b"), { textContent: both ? "both wanted" : `ΔE ${mean.toFixed(1)}` }),
+        );
         row.setAttribute("aria-pressed", String(this.picked?.[0] === one && this.picked?.[1] === two));
         row.addEventListener("click", () => this.pick(pair));
         const item = document.createElement("li");
@@ -108,9 +131,16 @@ export class Alike {
     try {
       const { differ } = await send("GET", `/api/proofs/alike/${pair[0]}/${pair[1]}`);
       if (this.picked !== pair) return;
-      const lines = differ.slice(0, 8).map((line) => Object.assign(document.createElement("li"), { textContent: line }));
-      if (differ.length > 8) lines.push(Object.assign(document.createElement("li"), { textContent: `and ${differ.length - 8} more` }));
-      this.find("differ").replaceChildren(...(differ.length === 0 ? [Object.assign(document.createElement("li"), { textContent: "Their veils are equal." })] : lines));
+      const lines = differ
+        .slice(0, 8)
+        .map((line) => Object.assign(document.createElement("li"), { textContent: line }));
+      if (differ.length > 8)
+        lines.push(Object.assign(document.createElement("li"), { textContent: `and ${differ.length - 8} more` }));
+      this.find("differ").replaceChildren(
+        ...(differ.length === 0
+          ? [Object.assign(document.createElement("li"), { textContent: "Their veils are equal." })]
+          : lines),
+      );
     } catch (error) {
       sayFault(error);
     }
@@ -124,10 +154,17 @@ export class Alike {
     const name = new Map(this.answer.effects.map(([id, words]) => [id, words]));
     const wall = new Map(this.data.photos.map((p) => [p[0], p[1]]));
     this.find("names").textContent = `${name.get(one)} and ${name.get(two)}`;
-    this.find("far").textContent = `ΔE00 ${mean.toFixed(1)} on average, ${most.toFixed(1)} on ${wall.get(photo)}, where they differ most`;
-    const sources = [`/proofs/pictures/${one}/${photo}`, `/proofs/pictures/${two}/${photo}`, `/proofs/pictures/difference?one=${one}&two=${two}&photo=${photo}`];
+    this.find("far").textContent =
+      `ΔE00 ${mean.toFixed(1)} on average, ${most.toFixed(1)} on ${wall.get(photo)}, where they differ most`;
+    const sources = [
+      `/proofs/pictures/${one}/${photo}`,
+      `/proofs/pictures/${two}/${photo}`,
+      `/proofs/pictures/difference?one=${one}&two=${two}&photo=${photo}`,
+    ];
     [...this.find("three").querySelectorAll("img")].forEach((image, i) => (image.src = sources[i]));
-    [...this.find("three").querySelectorAll("figcaption")].forEach((words, i) => (words.textContent = [name.get(one), name.get(two), "difference × 8"][i]));
+    [...this.find("three").querySelectorAll("figcaption")].forEach(
+      (words, i) => (words.textContent = [name.get(one), name.get(two), "difference × 8"][i]),
+    );
     this.find("first").textContent = `Keep ${name.get(one)} alone`;
     this.find("second").textContent = `Keep ${name.get(two)} alone`;
     this.find("both").textContent = both ? "No longer both wanted" : "Both are wanted";
@@ -144,7 +181,12 @@ export class Alike {
     const [a, b, word] = requests[how];
     try {
       await send("POST", `/api/proofs/alike/${a}/${b}`, { how: word });
-      const said = { keep: "The other one was removed from its kit.", variant: "The second one is a variant of the first now.", both: "Both are wanted; it is remembered.", ask: "They count as look-alikes again." };
+      const said = {
+        keep: "The other one was removed from its kit.",
+        variant: "The second one is a variant of the first now.",
+        both: "Both are wanted; it is remembered.",
+        ask: "They count as look-alikes again.",
+      };
       this.on.undone(said[word]);
       await this.open();
     } catch (error) {

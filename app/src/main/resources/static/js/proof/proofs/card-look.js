@@ -8,10 +8,22 @@ export class CardLook {
   constructor(root) {
     this.root = root;
     const find = (name) => root.querySelector(`[data-look-${name}]`);
-    Object.assign(this, { plain: find("plain"), finished: find("finished"), wiper: find("wiper"), closer: find("closer"), frame: find("frame") });
+    Object.assign(this, {
+      plain: find("plain"),
+      finished: find("finished"),
+      wiper: find("wiper"),
+      closer: find("closer"),
+      frame: find("frame"),
+    });
     this.wiper.addEventListener("input", () => this.#wipe());
     const hold = find("hold");
-    for (const [name, on] of [["pointerdown", true], ["pointerup", false], ["pointerleave", false], ["blur", false]]) hold.addEventListener(name, () => this.hold(on));
+    for (const [name, on] of [
+      ["pointerdown", true],
+      ["pointerup", false],
+      ["pointerleave", false],
+      ["blur", false],
+    ])
+      hold.addEventListener(name, () => this.hold(on));
     hold.addEventListener("keydown", (event) => event.key === " " && this.hold(true));
     hold.addEventListener("keyup", () => this.hold(false));
     this.closer.addEventListener("click", () => {

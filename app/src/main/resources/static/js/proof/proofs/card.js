@@ -5,11 +5,8 @@ import { send } from "../../base/web/http.js";
 import { say, sayFault } from "../../base/web/say.js";
 import { CardLook } from "./card-look.js";
 import { curveOf } from "./curve.js";
+import { measureLine } from "./measure-line.js";
 import { found } from "./searching.js";
-import { valueWords } from "../../photo/readings/verdicts.js";
-
-/** How far along its line a share of the limit is drawn, per cent; the limit lies at 60. */
-export const along = (share) => Math.min(100, 60 * share);
 
 export class Card {
   /**
@@ -73,12 +70,23 @@ export class Card {
     this.look.show(this.effect, this.photo, this.names.photo(this.photo), worst?.region ?? "");
     const judged = card.lines.filter((l) => l.state !== "not judged").toSorted((a, b) => b.share - a.share);
     const rest = card.lines.filter((l) => l.state === "not judged");
-    this.find("lines").replaceChildren(...judged.map((l) => this.#line(l)));
+    this.find("lines").replaceChildren(...judged.map(measureLine));
     this.find("rest").hidden = rest.length === 0;
-    this.find("rest-lines").replaceChildren(...rest.map((l) => element("li", {}, element("span", { textContent: l.label }), element("span", { textContent: l.why || "not judged" }))));
+    this.find("rest-lines").replaceChildren(
+      ...rest.map((l) =>
+        element(
+          "li",
+          {},
+          element("span", { textContent: l.label }),
+          element("span", { textContent: l.why || "not judged" }),
+        ),
+      ),
+    );
     this.find("off").hidden = !bad || !this.names.photo(this.photo).regions.includes("skin");
     this.find("accept").hidden = !judged.some((l) => l.state === "over" || l.accepted);
-    this.find("accept").textContent = judged.some((l) => l.state === "over") ? "Accept …" : "Hold it to its limit again";
+    this.find("accept").textContent = judged.some((l) => l.state === "over")
+      ? "Accept …"
+      : "Hold it to its limit again";
     this.find("much").hidden = judged.length === 0;
     const bench = `/bench/${this.effect}?photo=${this.photo}`;
     this.find("bench").href = bad && worst.region ? `${bench}&region=${encodeURIComponent(worst.region)}` : bench;
@@ -88,18 +96,6 @@ export class Card {
     }
     const who = await send("GET", `/api/proofs/cells/${this.effect}/${this.photo}/who?measure=${worst.measure}`);
     if (turn === this.turn) this.find("who").textContent = who.sentence;
-  }
-
-  #line({ measure, label, unit, value, limit, less, state, share, accepted }) {
-    const line = element("li", { className: `measure is-${state.split(",")[0]}` });
-    line.dataset.measure = measure;
-    const bar = element("span", { className: "measure-bar" }, element("i", { className: "measure-limit" }), element("i", { className: "measure-dot" }));
-    bar.style.setProperty("--at", `${along(share)}%`);
-    const bound = `${less ? "at least " : "up to "}${valueWords(limit, unit)}`;
-    line.append(element("span", { textContent: label }), bar, element("b", { textContent: valueWords(value, unit) }), element("small", { textContent: bound }));
-    if (accepted) line.append(element("em", { textContent: `${state}: ${accepted}` }));
-    else if (state !== "within") line.append(element("span", { className: "sr-only", textContent: state }));
-    return line;
   }
 
   #noCurve() {
@@ -126,7 +122,11 @@ export class Card {
   }
 
   async #startAt() {
-    await this.#remedy("/api/proofs/remedies/start", { effect: this.effect, start: this.best }, `It goes on at ${Math.round(this.best * 100)} % now.`);
+    await this.#remedy(
+      "/api/proofs/remedies/start",
+      { effect: this.effect, start: this.best },
+      `It goes on at ${Math.round(this.best * 100)} % now.`,
+    );
     this.#noCurve();
   }
 
@@ -134,11 +134,18 @@ export class Card {
     const { effect, photo } = this;
     try {
       const said = this.find("found");
-      const what = await found({ search: "guard", effect, photo, measure: this.worst.measure }, (how) => (said.textContent = how));
+      const what = await found(
+        { search: "guard", effect, photo, measure: this.worst.measure },
+        (how) => (said.textContent = how),
+      );
       said.textContent = "";
       if (!what?.found) return say("Keeping its veils off skin does not bring it within.", { fault: true });
       const names = what.names.map((n) => `“${n}”`).join(", ");
-      await this.#remedy("/api/proofs/remedies/guard", { effect, veils: what.veils, amount: what.amount }, `${names}: kept off skin by ${what.amount} %.`);
+      await this.#remedy(
+        "/api/proofs/remedies/guard",
+        { effect, veils: what.veils, amount: what.amount },
+        `${names}: kept off skin by ${what.amount} %.`,
+      );
     } catch (error) {
       sayFault(error);
     }
@@ -174,7 +181,14 @@ export class Card {
   async #accept(event) {
     event.preventDefault();
     const everywhere = this.find("reason-where").value === "all";
-    await this.#accepted([{ effect: this.effect, ...(everywhere ? {} : { photo: this.photo }), measure: this.find("reason-measure").value, reason: this.find("reason-words").value }]);
+    await this.#accepted([
+      {
+        effect: this.effect,
+        ...(everywhere ? {} : { photo: this.photo }),
+        measure: this.find("reason-measure").value,
+        reason: this.find("reason-words").value,
+      },
+    ]);
     this.#leaveReason();
   }
 

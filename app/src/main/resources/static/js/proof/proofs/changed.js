@@ -5,7 +5,10 @@ import { verdictLine } from "../../photo/readings/verdicts.js";
 
 const picture = (src, words) => {
   const figure = document.createElement("figure");
-  figure.append(Object.assign(new Image(), { alt: words, src, loading: "lazy" }), Object.assign(document.createElement("figcaption"), { textContent: words }));
+  figure.append(
+    Object.assign(new Image(), { alt: words, src, loading: "lazy" }),
+    Object.assign(document.createElement("figcaption"), { textContent: words }),
+  );
   return figure;
 };
 
@@ -32,7 +35,8 @@ export class Changed {
     this.box.querySelector("[data-changed-approve]").hidden = answer.approved;
     this.all.hidden = !answer.approved || answer.moved.length === 0;
     if (!answer.approved) {
-      this.said.textContent = "No sheet of this kit was approved yet. Approve it when it is right: afterwards only what moved is shown here.";
+      this.said.textContent =
+        "No sheet of this kit was approved yet. Approve it when it is right: afterwards only what moved is shown here.";
       this.list.replaceChildren();
       return;
     }
@@ -40,9 +44,17 @@ export class Changed {
       [answer.fresh, "new since then"],
       [answer.gone, "gone since then"],
       [answer.missing, "not rendered yet"],
-    ].filter(([n]) => n > 0).map(([n, words]) => `${n} ${words}`);
-    const moved = answer.moved.length === 0 ? "Nothing has moved" : `${answer.moved.length} ${answer.moved.length === 1 ? "proof has" : "proofs have"} moved by more than ΔE ${answer.bound}`;
-    this.said.textContent = [`${moved} since ${new Date(answer.at).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}, engine edition ${answer.edition}`, ...more].join("; ");
+    ]
+      .filter(([n]) => n > 0)
+      .map(([n, words]) => `${n} ${words}`);
+    const moved =
+      answer.moved.length === 0
+        ? "Nothing has moved"
+        : `${answer.moved.length} ${answer.moved.length === 1 ? "proof has" : "proofs have"} moved by more than ΔE ${answer.bound}`;
+    this.said.textContent = [
+      `${moved} since ${new Date(answer.at).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}, engine edition ${answer.edition}`,
+      ...more,
+    ].join("; ");
     this.list.replaceChildren(...answer.moved.map((line) => this.#row(line)));
   }
 
@@ -53,8 +65,12 @@ export class Changed {
     const approved = `/proofs/${this.kit}/approved/${effect}/${photo}`;
     const head = document.createElement("header");
     head.append(
-      Object.assign(document.createElement("b"), { textContent: `${this.names.effect(effect)?.name} on ${this.names.photo(photo)?.name}` }),
-      Object.assign(document.createElement("span"), { textContent: `ΔE ${by.toFixed(1)}${where ? ` on ${where}` : ""}${before === state ? "" : `; was ${before}`}` }),
+      Object.assign(document.createElement("b"), {
+        textContent: `${this.names.effect(effect)?.name} on ${this.names.photo(photo)?.name}`,
+      }),
+      Object.assign(document.createElement("span"), {
+        textContent: `ΔE ${by.toFixed(1)}${where ? ` on ${where}` : ""}${before === state ? "" : `; was ${before}`}`,
+      }),
     );
     const now = picture(`/proofs/pictures/${effect}/${photo}`, "now");
     const verdict = verdictLine({ state, measure, value, share, words }, this.measures);
@@ -64,9 +80,17 @@ export class Changed {
     pictures.append(picture(approved, "approved"), now, picture(`${approved}/difference`, "difference × 8"));
     const ends = document.createElement("div");
     ends.className = "ends";
-    const accept = Object.assign(document.createElement("button"), { type: "button", className: "button small", textContent: "Accept" });
+    const accept = Object.assign(document.createElement("button"), {
+      type: "button",
+      className: "button small",
+      textContent: "Accept",
+    });
     accept.addEventListener("click", () => this.#accept([line]));
-    const open = Object.assign(document.createElement("button"), { type: "button", className: "button quiet small", textContent: "Open its card" });
+    const open = Object.assign(document.createElement("button"), {
+      type: "button",
+      className: "button quiet small",
+      textContent: "Open its card",
+    });
     open.addEventListener("click", () => this.on.open(effect, photo));
     ends.append(accept, open);
     row.append(head, pictures, ends);
@@ -77,7 +101,9 @@ export class Changed {
     try {
       const cells = lines.map(([, , , effect, photo]) => ({ effect, photo }));
       this.#show(await send("POST", `/api/proofs/${this.kit}/changed/accept`, { cells }));
-      this.on.undone(lines.length === 1 ? "It stands as approved now." : `${lines.length} proofs stand as approved now.`);
+      this.on.undone(
+        lines.length === 1 ? "It stands as approved now." : `${lines.length} proofs stand as approved now.`,
+      );
     } catch (error) {
       sayFault(error);
     }

@@ -30,7 +30,8 @@ export class Column {
     try {
       const own = await send("GET", `/api/proofs/effects/${effect}`);
       if (this.effect !== effect) return;
-      this.find("goes").textContent = `Goes on at ${Math.round(own.start * 100)} %. Made for ${own.madeFor.length > 0 ? own.madeFor.join(", ") : "any photo"}.${this.names.effect(effect).older ? " Made with an older edition of the engine: update it on the page of its kit." : ""}`;
+      this.find("goes").textContent =
+        `Goes on at ${Math.round(own.start * 100)} %. Made for ${own.madeFor.length > 0 ? own.madeFor.join(", ") : "any photo"}.${this.names.effect(effect).older ? " Made with an older edition of the engine: update it on the page of its kit." : ""}`;
       this.find("dial").replaceChildren(...own.dials.map((d) => new Option(d, d)));
       this.find("dials").hidden = own.dials.length === 0;
       this.find("photos").replaceChildren(...own.judged.map((id, i) => this.#photo(id, i < 4)));
@@ -70,14 +71,21 @@ export class Column {
   }
 
   async #startAt() {
-    await this.#remedy("/api/proofs/remedies/start", { effect: this.effect, start: this.best }, `It goes on at ${Math.round(this.best * 100)} % now.`);
+    await this.#remedy(
+      "/api/proofs/remedies/start",
+      { effect: this.effect, start: this.best },
+      `It goes on at ${Math.round(this.best * 100)} % now.`,
+    );
   }
 
   async #sweep() {
     const { effect } = this;
     const photos = [...this.find("photos").querySelectorAll("input:checked")].map((i) => Number(i.value));
     try {
-      const what = await found({ search: "sweep", effect, dial: this.find("dial").value, photos }, (how) => (this.find("swept-said").textContent = how));
+      const what = await found(
+        { search: "sweep", effect, dial: this.find("dial").value, photos },
+        (how) => (this.find("swept-said").textContent = how),
+      );
       if (this.effect === effect && what) this.#swept(what);
     } catch (error) {
       sayFault(error);
@@ -88,10 +96,15 @@ export class Column {
     this.what = what;
     const { dial, values, rows, holds, from, to } = what;
     const head = document.createElement("tr");
-    head.append(document.createElement("th"), ...values.map((v) => Object.assign(document.createElement("th"), { scope: "col", textContent: shown(v, 0.01) })));
+    head.append(
+      document.createElement("th"),
+      ...values.map((v) => Object.assign(document.createElement("th"), { scope: "col", textContent: shown(v, 0.01) })),
+    );
     const body = rows.map(([photo, cells]) => {
       const row = document.createElement("tr");
-      row.append(Object.assign(document.createElement("th"), { scope: "row", textContent: this.names.photo(photo).name }));
+      row.append(
+        Object.assign(document.createElement("th"), { scope: "row", textContent: this.names.photo(photo).name }),
+      );
       cells.forEach(([state, measure, value, share], i) => {
         const cell = document.createElement("td");
         const src = `/proofs/pictures/${this.effect}/${photo}/dial?${new URLSearchParams({ dial, value: values[i] })}`;
@@ -103,14 +116,20 @@ export class Column {
       return row;
     });
     this.find("swept").replaceChildren(head, ...body);
-    this.find("swept-said").textContent = holds ? `Within from ${shown(from, 0.01)} to ${shown(to, 0.01)}.` : "Where the dial stands it is over already.";
+    this.find("swept-said").textContent = holds
+      ? `Within from ${shown(from, 0.01)} to ${shown(to, 0.01)}.`
+      : "Where the dial stands it is over already.";
     this.find("set").hidden = !holds || from >= to || (from === values[0] && to === values.at(-1));
     this.find("set").textContent = `Let the dial run from ${shown(from, 0.01)} to ${shown(to, 0.01)}`;
   }
 
   async #setRange() {
     const { dial, from, to } = this.what;
-    await this.#remedy("/api/proofs/remedies/dial", { effect: this.effect, dial, min: from, max: to }, `Dial “${dial}” runs from ${shown(from, 0.01)} to ${shown(to, 0.01)} now.`);
+    await this.#remedy(
+      "/api/proofs/remedies/dial",
+      { effect: this.effect, dial, min: from, max: to },
+      `Dial “${dial}” runs from ${shown(from, 0.01)} to ${shown(to, 0.01)} now.`,
+    );
   }
 
   async #remedy(address, request, sentence) {

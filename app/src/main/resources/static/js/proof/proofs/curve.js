@@ -22,11 +22,20 @@ export function curveOf({ curve, at, photos, start }) {
     svg("line", { x1: x(start), x2: x(start), y1: H - 20, y2: H - 12, class: "much-now" }),
   );
   for (const share of [0, 0.25, 0.5, 0.75, 1]) {
-    const label = svg("text", { x: x(share), y: H - 3, "text-anchor": share === 0 ? "start" : share === 1 ? "end" : "middle" });
+    const label = svg("text", {
+      x: x(share),
+      y: H - 3,
+      "text-anchor": share === 0 ? "start" : share === 1 ? "end" : "middle",
+    });
     label.textContent = `${share * 100} %`;
     made.append(label);
   }
-  const said = svg("text", { x: at > 0.6 ? x(at) - 6 : x(at) + 6, y: at > 0.6 ? 14 : H - 22, "text-anchor": at > 0.6 ? "end" : "start", class: "much-words" });
+  const said = svg("text", {
+    x: at > 0.6 ? x(at) - 6 : x(at) + 6,
+    y: at > 0.6 ? 14 : H - 22,
+    "text-anchor": at > 0.6 ? "end" : "start",
+    class: "much-words",
+  });
   said.textContent = `${Math.round(at * 100)} %: all ${photos} within`;
   made.append(said);
   return made;

@@ -11,7 +11,10 @@ export function farthestList(keys, cells, names, measures, open) {
     const button = Object.assign(document.createElement("button"), { type: "button" });
     button.dataset.far = key;
     const words = document.createElement("span");
-    words.append(Object.assign(document.createElement("b"), { textContent: names.effect(effect)?.name }), ` on ${names.photo(photo)?.name}`);
+    words.append(
+      Object.assign(document.createElement("b"), { textContent: names.effect(effect)?.name }),
+      ` on ${names.photo(photo)?.name}`,
+    );
     const small = Object.assign(new Image(), { alt: "", loading: "lazy", src: `/proofs/pictures/${effect}/${photo}` });
     button.append(small, words, verdictLine(cells.get(key), measures));
     button.addEventListener("click", () => open(effect, photo));

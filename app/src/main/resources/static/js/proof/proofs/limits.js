@@ -8,7 +8,12 @@ export function counting(measures, kit, section) {
     const own = section?.[m.id];
     const wider = kit[m.id];
     const counts = own ?? (wider === "off" ? "off" : (wider ?? m.start));
-    return { ...m, off: counts === "off", bound: counts === "off" ? (typeof wider === "number" ? wider : m.start) : counts, own: section ? own !== undefined : wider !== undefined };
+    return {
+      ...m,
+      off: counts === "off",
+      bound: counts === "off" ? (typeof wider === "number" ? wider : m.start) : counts,
+      own: section ? own !== undefined : wider !== undefined,
+    };
   });
 }
 
@@ -29,7 +34,10 @@ export class LimitsPanel {
     Object.assign(this, { box, data, on, limits: data.limits, whose: "kit" });
     this.rows = box.querySelector("[data-limit-rows]");
     this.choice = box.querySelector("[data-limit-whose]");
-    this.choice.replaceChildren(new Option("The whole kit", "kit"), ...data.sections.map(([id, name]) => new Option(name, id)));
+    this.choice.replaceChildren(
+      new Option("The whole kit", "kit"),
+      ...data.sections.map(([id, name]) => new Option(name, id)),
+    );
     this.choice.addEventListener("change", () => {
       this.whose = this.choice.value;
       this.show();
@@ -39,7 +47,9 @@ export class LimitsPanel {
 
   show() {
     const section = this.whose === "kit" ? null : (this.limits[this.whose] ?? {});
-    this.rows.replaceChildren(...counting(this.data.measures, this.limits.kit, section).map((m) => this.#row(m, section !== null)));
+    this.rows.replaceChildren(
+      ...counting(this.data.measures, this.limits.kit, section).map((m) => this.#row(m, section !== null)),
+    );
   }
 
   #row({ id, label, unit, less, bound, off, own }, ofSection) {
@@ -48,13 +58,28 @@ export class LimitsPanel {
     row.classList.toggle("is-own", own);
     const tick = Object.assign(document.createElement("input"), { type: "checkbox", checked: !off });
     tick.setAttribute("aria-label", `Judge ${label.toLowerCase()}`);
-    tick.addEventListener("change", () => this.#set(id, tick.checked ? (ofSection && this.limits.kit[id] === "off" ? bound : undefined) : "off", label));
+    tick.addEventListener("change", () =>
+      this.#set(id, tick.checked ? (ofSection && this.limits.kit[id] === "off" ? bound : undefined) : "off", label),
+    );
     const name = Object.assign(document.createElement("span"), { textContent: label });
-    const field = Object.assign(document.createElement("input"), { className: "input", type: "number", value: bound, min: 0, max: less ? 100 : 1000, step: "any", disabled: off });
+    const field = Object.assign(document.createElement("input"), {
+      className: "input",
+      type: "number",
+      value: bound,
+      min: 0,
+      max: less ? 100 : 1000,
+      step: "any",
+      disabled: off,
+    });
     field.setAttribute("aria-label", `Limit of ${label.toLowerCase()}`);
     field.addEventListener("change", () => this.#set(id, field.value === "" ? undefined : Number(field.value), label));
     const words = Object.assign(document.createElement("small"), { textContent: `${unit}${less ? ", at least" : ""}` });
-    const back = Object.assign(document.createElement("button"), { type: "button", className: "button quiet small", textContent: ofSection ? "As the kit" : "As at first", hidden: !own });
+    const back = Object.assign(document.createElement("button"), {
+      type: "button",
+      className: "button quiet small",
+      textContent: ofSection ? "As the kit" : "As at first",
+      hidden: !own,
+    });
     back.setAttribute("aria-label", `${label}: ${back.textContent.toLowerCase()}`);
     back.addEventListener("click", () => this.#set(id, undefined, label));
     row.append(tick, name, field, words, back);

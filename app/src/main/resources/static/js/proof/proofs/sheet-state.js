@@ -31,7 +31,10 @@ export function taken(sheet, answer) {
     const key = keyOf(mark[0], mark[1]);
     const before = cells.get(key);
     if (!before) done += 1;
-    cells.set(key, { ...cellOf(mark), made: answer.made ? (sheet.cells.get(key)?.made ?? 0) + 1 : (sheet.cells.get(key)?.made ?? 0) });
+    cells.set(key, {
+      ...cellOf(mark),
+      made: answer.made ? (sheet.cells.get(key)?.made ?? 0) + 1 : (sheet.cells.get(key)?.made ?? 0),
+    });
   }
   return { ...sheet, cells, done, total, since: answer.since };
 }
@@ -53,7 +56,9 @@ export const looking = (sheet, wish) => ({ ...sheet, look: { ...sheet.look, ...w
 
 /** The sheet with what one measure says: [effect, photo, value, verdict, share] each. */
 export function measured(sheet, measure, rows) {
-  const values = new Map(rows.map(([effect, photo, value, state, share]) => [keyOf(effect, photo), { value, state, share }]));
+  const values = new Map(
+    rows.map(([effect, photo, value, state, share]) => [keyOf(effect, photo), { value, state, share }]),
+  );
   return { ...looking(sheet, { measure }), values: measure ? values : null };
 }
 
@@ -131,4 +136,12 @@ export function inSight(starts, size, from, to) {
   let last = starts.length - 1;
   while (last >= first && starts[last] > to) last -= 1;
   return [first, last];
+}
+
+/** Writes what is open into the address. @param cell its key ; empty for what is not worth telling */
+export function remembered(view, cell) {
+  const parts = new URLSearchParams();
+  if (view) parts.set("view", view);
+  if (cell) parts.set("cell", cell);
+  history.replaceState(null, "", parts.size > 0 ? `#${parts}` : location.pathname);
 }

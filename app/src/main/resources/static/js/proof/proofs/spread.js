@@ -20,7 +20,8 @@ export function spread(places, box, size) {
 }
 
 /** How many lie close to one: those in a crowd are placed first, so that they stay together. */
-const crowd = (all, i, size) => all.filter((p) => Math.abs(p[0] - all[i][0]) < size.width && Math.abs(p[1] - all[i][1]) < size.height).length;
+const crowd = (all, i, size) =>
+  all.filter((p) => Math.abs(p[0] - all[i][0]) < size.width && Math.abs(p[1] - all[i][1]) < size.height).length;
 
 /** Places as shares of the box, −1…1: near the middle, where most lie, further from one another. */
 function loosened(places) {
@@ -41,7 +42,8 @@ function candidates(w, h, size) {
   return out;
 }
 
-const free = ([x, y], at, size) => at.every((p) => !p || Math.abs(p[0] - x) >= size.width || Math.abs(p[1] - y) >= size.height);
+const free = ([x, y], at, size) =>
+  at.every((p) => !p || Math.abs(p[0] - x) >= size.width || Math.abs(p[1] - y) >= size.height);
 
 /** The free place that is nearest to the wanted one; null where there is none. */
 function nearest(wanted, lattice, at, size) {

@@ -27,13 +27,19 @@ export class Together {
   #show({ photos, pairs, worst, order }) {
     const on = photos.map((id) => this.names.photo(id)?.name).join(", ");
     const over = worst.filter((w) => w[3] === "over").length;
-    this.find("said").textContent = `${pairs} proofs of two effects on ${photos.length} photos that differ most: ${on}. ${over} over, ${worst.length - over} near.`;
+    this.find("said").textContent =
+      `${pairs} proofs of two effects on ${photos.length} photos that differ most: ${on}. ${over} over, ${worst.length - over} near.`;
     this.find("worst").replaceChildren(...worst.map((w) => this.#row(w)));
     this.find("order-head").hidden = order.length === 0;
     this.find("order").replaceChildren(
       ...order.map(([one, two, by]) => {
         const row = document.createElement("li");
-        row.append(Object.assign(document.createElement("span"), { textContent: `${this.names.effect(one)?.name} under ${this.names.effect(two)?.name}` }), Object.assign(document.createElement("b"), { textContent: `ΔE ${by.toFixed(1)} when swapped` }));
+        row.append(
+          Object.assign(document.createElement("span"), {
+            textContent: `${this.names.effect(one)?.name} under ${this.names.effect(two)?.name}`,
+          }),
+          Object.assign(document.createElement("b"), { textContent: `ΔE ${by.toFixed(1)} when swapped` }),
+        );
         return row;
       }),
     );
@@ -43,11 +49,22 @@ export class Together {
     const row = document.createElement("li");
     row.className = "of-two";
     const link = Object.assign(document.createElement("div"), { className: "of-two-picture" });
-    link.append(Object.assign(new Image(), { alt: "", loading: "lazy", src: `/proofs/pictures/two?one=${one}&two=${two}&photo=${photo}` }));
+    link.append(
+      Object.assign(new Image(), {
+        alt: "",
+        loading: "lazy",
+        src: `/proofs/pictures/two?one=${one}&two=${two}&photo=${photo}`,
+      }),
+    );
     const line = verdictLine({ state, measure, value, share, words: "" }, this.measures);
     if (line) link.append(line);
     const words = document.createElement("p");
-    words.append(Object.assign(document.createElement("b"), { textContent: `${this.names.effect(one)?.name} + ${this.names.effect(two)?.name}` }), ` on ${this.names.photo(photo)?.name}`);
+    words.append(
+      Object.assign(document.createElement("b"), {
+        textContent: `${this.names.effect(one)?.name} + ${this.names.effect(two)?.name}`,
+      }),
+      ` on ${this.names.photo(photo)?.name}`,
+    );
     row.append(link, words);
     return row;
   }

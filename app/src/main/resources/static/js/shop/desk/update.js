@@ -7,6 +7,10 @@ const root = document.querySelector("[data-update-page]");
 const { old, now, photographed } = root.dataset;
 
 new SinceList(root, { pictures: photographed === "true" })
-  .look(`/desk/${old}/update/${now}`, () => "What it changes", ({ changes }) => [forPhotos(changes)])
+  .look(
+    `/desk/${old}/update/${now}`,
+    () => "What it changes",
+    ({ changes }) => [forPhotos(changes)],
+  )
   .then(() => (root.dataset.ready = ""))
   .catch(sayFault);

@@ -6,6 +6,10 @@ export function askOpposites(dialog, question) {
   dialog.returnValue = "";
   dialog.showModal();
   return new Promise((resolve) => {
-    dialog.addEventListener("close", () => resolve(["both", "instead"].includes(dialog.returnValue) ? dialog.returnValue : null), { once: true });
+    dialog.addEventListener(
+      "close",
+      () => resolve(["both", "instead"].includes(dialog.returnValue) ? dialog.returnValue : null),
+      { once: true },
+    );
   });
 }

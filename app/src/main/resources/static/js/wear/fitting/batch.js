@@ -27,13 +27,17 @@ export function batch(dialog, api, photos, settled) {
 
   const results = batchResults(find, count);
   const boxes = () => [...dialog.querySelectorAll("[data-batch-photo]")];
-  const chosen = () => boxes().filter((b) => b.checked).map((b) => Number(b.value));
+  const chosen = () =>
+    boxes()
+      .filter((b) => b.checked)
+      .map((b) => Number(b.value));
 
   function count() {
     const n = chosen().length + files.length + results.photos();
     find("start").disabled = n === 0;
     find("start").textContent = n === 0 ? "Apply" : `Apply to ${n} ${n === 1 ? "photo" : "photos"}`;
-    find("files-chosen").textContent = files.length === 0 ? "" : `${files.length} ${files.length === 1 ? "file" : "files"} chosen`;
+    find("files-chosen").textContent =
+      files.length === 0 ? "" : `${files.length} ${files.length === 1 ? "file" : "files"} chosen`;
   }
 
   function box([id, name]) {
@@ -41,7 +45,10 @@ export function batch(dialog, api, photos, settled) {
     const tick = Object.assign(document.createElement("input"), { type: "checkbox", value: id });
     tick.dataset.batchPhoto = "";
     tick.setAttribute("aria-label", name);
-    label.append(tick, Object.assign(document.createElement("img"), { alt: "", loading: "lazy", src: `/photos/${id}/small` }));
+    label.append(
+      tick,
+      Object.assign(document.createElement("img"), { alt: "", loading: "lazy", src: `/photos/${id}/small` }),
+    );
     return label;
   }
 
@@ -72,7 +79,10 @@ export function batch(dialog, api, photos, settled) {
       }
       if (!taking) return show(null);
       taking = null;
-      show((await send("POST", `${api}/batch`, { photos: chosen(), files: taken, ...results.wanted(), ...wishes() })).progress);
+      show(
+        (await send("POST", `${api}/batch`, { photos: chosen(), files: taken, ...results.wanted(), ...wishes() }))
+          .progress,
+      );
       begun();
     } catch (error) {
       taking = null;
@@ -139,7 +149,9 @@ export function batch(dialog, api, photos, settled) {
     find("again").hidden = job.open;
     find("results").hidden = job.open || !job.result;
     find("results").href = `/jobs/${job.id}/result`;
-    find("faults").replaceChildren(...job.faults.map((f) => Object.assign(document.createElement("li"), { textContent: f })));
+    find("faults").replaceChildren(
+      ...job.faults.map((f) => Object.assign(document.createElement("li"), { textContent: f })),
+    );
   }
 
   return () => {

@@ -51,13 +51,23 @@ export class Card {
     const whole = this.#slider("effect", share("Opacity", start), (v, rests) => this.on.opacity(v / 100, rests));
     const lines = linesOf(left).map(({ dial, heading }) => (dial ? this.#dial(piece, dial).element : headed(heading)));
     redrawn(this.find("card-opacity"), whole.element, ...lines);
-    redrawn(this.find("card-veils"), ...piece.effect.veils.map((veil, i) => this.#line(veil, states[i], brushed, words[i])));
+    redrawn(
+      this.find("card-veils"),
+      ...piece.effect.veils.map((veil, i) => this.#line(veil, states[i], brushed, words[i])),
+    );
   }
 
   #dial(piece, dial) {
     const veil = piece.effect.veils.find((v) => v.id === dial.veil);
     const setting = numbersOf(veil, this.kinds.get(veil.kind), this.sorts).find((s) => s.key === dial.key);
-    const own = { ...setting, group: dial.heading ?? "", label: dial.label, min: dial.min, max: dial.max, start: numberOf(veil, dial.key) };
+    const own = {
+      ...setting,
+      group: dial.heading ?? "",
+      label: dial.label,
+      min: dial.min,
+      max: dial.max,
+      start: numberOf(veil, dial.key),
+    };
     return this.#slider(`${dial.veil} ${dial.key}`, own, (v, rests) => this.on.dial(dial, v, rests));
   }
 
@@ -79,7 +89,9 @@ export class Card {
     row.classList.toggle("is-woven", words.startsWith(" · brush on"));
     row.classList.toggle("is-brushed", open);
     row.classList.toggle("is-lifted", lifted);
-    const inside = veilInside(veil, this.kinds.get(veil.kind), doubled, (twice) => this.on.veil(veil, { doubled: twice }, true));
+    const inside = veilInside(veil, this.kinds.get(veil.kind), doubled, (twice) =>
+      this.on.veil(veil, { doubled: twice }, true),
+    );
     const name = Object.assign(document.createElement("button"), { type: "button", title: "See its settings" });
     const opens = (open) => {
       this.#opened[open ? "add" : "delete"](veil.id);
@@ -108,4 +120,6 @@ export class Card {
 
 /** What stands above a group of dials; a line where dials without a heading come after some that have one. */
 const headed = (heading) =>
-  heading === "" ? document.createElement("hr") : Object.assign(document.createElement("h3"), { className: "dial-heading", textContent: heading });
+  heading === ""
+    ? document.createElement("hr")
+    : Object.assign(document.createElement("h3"), { className: "dial-heading", textContent: heading });

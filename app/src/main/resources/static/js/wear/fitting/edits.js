@@ -18,7 +18,16 @@ export function edits(take, now, names) {
       if (key) take((f) => changed(f, key, { lifted: !lifted }), `${lifted ? "let down" : "lift"} ${names.get(key)}`);
     },
     veil(veil, fields, rests) {
-      const what = "doubled" in fields ? (fields.doubled ? "double" : "hang once") : "lifted" in fields ? (fields.lifted ? "lift" : "let down") : "opacity of";
+      const what =
+        "doubled" in fields
+          ? fields.doubled
+            ? "double"
+            : "hang once"
+          : "lifted" in fields
+            ? fields.lifted
+              ? "lift"
+              : "let down"
+            : "opacity of";
       const key = now.key();
       take((f) => veilChanged(f, key, veil, fields), rests && `${what} ${veil.name}`);
     },
@@ -30,7 +39,10 @@ export function edits(take, now, names) {
     place(veil, values, rests, label) {
       const piece = now.piece();
       const dials = piece.effect.dials.filter((d) => d.veil === veil.id && d.key in values);
-      take((f) => dials.reduce((next, dial) => dialled(next, piece, dial, values[dial.key]), f), rests && `move the ${label}`);
+      take(
+        (f) => dials.reduce((next, dial) => dialled(next, piece, dial, values[dial.key]), f),
+        rests && `move the ${label}`,
+      );
     },
     mask(mask, label) {
       const { of, name } = now.brushed();

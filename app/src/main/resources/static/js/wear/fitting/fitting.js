@@ -24,7 +24,18 @@ import { edits } from "./edits.js";
 import { fittingKeys } from "./keys.js";
 import { Offers } from "./offers.js";
 import { offeredOn, onPage } from "./on-page.js";
-import { begun, brushed as brushedNow, brushedWith, fitted, opened, peekedAt, picked, request as requested, tried, words } from "./page-state.js";
+import {
+  begun,
+  brushed as brushedNow,
+  brushedWith,
+  fitted,
+  opened,
+  peekedAt,
+  picked,
+  request as requested,
+  tried,
+  words,
+} from "./page-state.js";
 import { Painting } from "./painting.js";
 import { Photos } from "./photos.js";
 import { placesOf } from "./places.js";
@@ -72,7 +83,8 @@ const stage = new Stage(
     },
     photo: () => photos.photo,
     body: () => (painting?.storing ? null : request()),
-    maskBody: () => (brushed() && !painting.storing ? { ...request(), fitting, mask: brushed().id, maskOn: page.openKey } : null),
+    maskBody: () =>
+      brushed() && !painting.storing ? { ...request(), fitting, mask: brushed().id, maskOn: page.openKey } : null,
     pins: () => pins?.compared(painting?.storing ? null : request()) ?? [],
   },
   {
@@ -93,7 +105,7 @@ pins = new Pins(find("pins"), api, state.pins, {
   },
   peek: (id, words) => peek(id && { pin: id }, words),
   back: (answer, name) => say(`The photo wears “${name}” again.`, { action: () => undo(false, answer.undo.edit) }),
-  changed: () => stage.pinsChanged(),
+  changed: () => stage.comparing.pinsChanged(),
 });
 const painting = new Painting(stage, store, api, state.painted, {
   key: () => page.openKey,
@@ -107,7 +119,12 @@ const painting = new Painting(stage, store, api, state.painted, {
 const brush = painting.brush;
 const handles = new Handles(stage);
 const kit = /^kit:(\d+)$/.exec(state.wardrobe)?.[1];
-const live = new Live(find, () => `${api}/render`, () => (painting.storing ? null : request()), kit ? { kit: Number(kit) } : {});
+const live = new Live(
+  find,
+  () => `${api}/render`,
+  () => (painting.storing ? null : request()),
+  kit ? { kit: Number(kit) } : {},
+);
 /** Pieces of what is worn, in order, as the rendered stack has them. */
 const wornPieces = () => fitting.worn.map((w) => pieces.get(w.effect)).filter(Boolean);
 const trace = tracing(find("trace"), stage, api, { fitting: () => fitting, pieces: wornPieces, peek, open });
@@ -179,7 +196,16 @@ function redraw() {
   trace.changed();
 }
 
-const edit = edits(take, { key: () => page.openKey, worn: () => wornOf(fitting, page.openKey), piece: () => pieces.get(page.openKey), brushed }, names);
+const edit = edits(
+  take,
+  {
+    key: () => page.openKey,
+    worn: () => wornOf(fitting, page.openKey),
+    piece: () => pieces.get(page.openKey),
+    brushed,
+  },
+  names,
+);
 const { ask, undo } = asking(store, api, find("opposites"), {
   undone: () => stage.refresh(), // paint may have changed where nothing else did
 });
@@ -251,7 +277,10 @@ function show() {
   handles.show(placesOf(fitting, piece, kinds, state.sorts, edit.place));
   brush.arm(under !== null, !under || !coversMost(under.mask));
   stage.maskButton(under !== null);
-  panel.show(under, { painted: painting.strokes > 0, paper: `${base}${state.id}/paint?effect=${encodeURIComponent(page.openKey)}` });
+  panel.show(under, {
+    painted: painting.strokes > 0,
+    paper: `${base}${state.id}/paint?effect=${encodeURIComponent(page.openKey)}`,
+  });
   hint();
 }
 
@@ -269,8 +298,29 @@ function tryOn(key) {
 
 find("take-off").addEventListener("click", () => ask("take-off", { effect: page.openKey }));
 find("brush-whole").addEventListener("click", () => takeBrush(WHOLE));
-find("keep-open")?.addEventListener("click", keeping(find("keep"), () => state.id, { fitting: () => fitting, painted: () => painting.counts, pieces, names, store, offers, placeOf: others.placeOf, photo: () => photos.photo.id, redraw }));
-find("batch-open").addEventListener("click", batch(find("batch"), api, () => photos.others, () => store.settled()));
+find("keep-open")?.addEventListener(
+  "click",
+  keeping(find("keep"), () => state.id, {
+    fitting: () => fitting,
+    painted: () => painting.counts,
+    pieces,
+    names,
+    store,
+    offers,
+    placeOf: others.placeOf,
+    photo: () => photos.photo.id,
+    redraw,
+  }),
+);
+find("batch-open").addEventListener(
+  "click",
+  batch(
+    find("batch"),
+    api,
+    () => photos.others,
+    () => store.settled(),
+  ),
+);
 const suiting = suits(find("suits"), () => api, offers.pieces);
 listenUndo(undo);
 listenExports(document.querySelectorAll("[data-format]"), (format) => `${api}/export?format=${format}`);
@@ -292,7 +342,7 @@ listen(
   }),
 );
 
-stage.pinsChanged();
+stage.comparing.pinsChanged();
 showUndo(state.undo);
 show();
 stage.refresh();

@@ -16,14 +16,17 @@ export function veilInside(veil, kind, doubled, double) {
   button.dataset.act = `hang ${veil.id}`;
   button.title = "The second one covers as the first";
   const list = document.createElement("ul");
-  for (const words of settingsInWords(veil, kind)) list.append(Object.assign(document.createElement("li"), { textContent: words }));
+  for (const words of settingsInWords(veil, kind))
+    list.append(Object.assign(document.createElement("li"), { textContent: words }));
   box.append(button, list);
   return box;
 }
 
 /** What is set otherwise than it starts, in words. */
 export function settingsInWords(veil, kind) {
-  const set = kind.settings.filter((s) => s.key in veil.settings && JSON.stringify(veil.settings[s.key]) !== JSON.stringify(s.start));
+  const set = kind.settings.filter(
+    (s) => s.key in veil.settings && JSON.stringify(veil.settings[s.key]) !== JSON.stringify(s.start),
+  );
   return [kind.label, ...set.map((s) => `${named(s)}${said(s, veil.settings[s.key])}`)];
 }
 

@@ -1,4 +1,5 @@
-// Keeps what is worn as a new effect, or hands it out under a code: which effects, veils and changes go in, under which name.
+// Keeps what is worn as a new effect, or hands it out under a code: which effects, veils and changes go
+// in, under which name.
 import { send } from "../../base/web/http.js";
 import { leaveTo } from "../../base/web/leaving.js";
 import { say } from "../../base/web/say.js";
@@ -14,7 +15,8 @@ const CODE = "code";
  * @param dialog element
  * @param id gives the id of the fitting
  * @param now { fitting(), painted(): strokes by effect and veil, pieces: by key, names: by key of what the
- *   is offered, store, offers, placeOf(kit, effect, section number): { key, number } or null, photo(): its id, redraw() }
+ *   is offered, store, offers, placeOf(kit, effect, section number): { key, number } or null, photo(): its
+ *   id, redraw() }
  * @returns open()
  */
 export function keeping(dialog, id, now) {
@@ -73,15 +75,21 @@ export function keeping(dialog, id, now) {
       asWorn: box.querySelector("[data-as-worn]").checked,
     }));
     const called = { name: name.value.trim(), note: note.value, picks };
-    const where = over.value ? { over: effectOf(over.value), sure: !told.hidden } : { name: name.value, section: Number(section.value) };
+    const where = over.value
+      ? { over: effectOf(over.value), sure: !told.hidden }
+      : { name: name.value, section: Number(section.value) };
     try {
       await now.store.settled();
-      if (over.value === CODE) return handedOut(await send("POST", `/api/stall/hand-out/${id()}`, { ...called, photo: photo.checked }));
+      if (over.value === CODE)
+        return handedOut(await send("POST", `/api/stall/hand-out/${id()}`, { ...called, photo: photo.checked }));
       const answer = await send("POST", `/api/kits/keep/${id()}`, { ...called, ...where });
       if (answer.ask) return ask(answer.ask);
       dialog.close();
       await kept(answer, name.value.trim());
-      say([answer.said, ...answer.details].join(" "), { label: "Open at the bench", action: () => leaveTo(`/bench/${answer.effect}`) });
+      say([answer.said, ...answer.details].join(" "), {
+        label: "Open at the bench",
+        action: () => leaveTo(`/bench/${answer.effect}`),
+      });
     } catch (error) {
       fault.textContent = error.message;
       fault.hidden = false;
@@ -110,7 +118,10 @@ export function keeping(dialog, id, now) {
     const kept = localStorage.getItem(SECTION);
     if ([...section.options].some((o) => o.value === kept)) section.value = kept;
     parts.replaceChildren(...worn.filter((w) => now.pieces.has(w.effect)).map(part));
-    note.value = worn.map((w) => now.pieces.get(w.effect)?.effect.note).filter(Boolean).join("\n");
+    note.value = worn
+      .map((w) => now.pieces.get(w.effect)?.effect.note)
+      .filter(Boolean)
+      .join("\n");
     dialog.showModal();
   };
 }

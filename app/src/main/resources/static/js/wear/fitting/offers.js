@@ -8,7 +8,8 @@ const TRY_AFTER_MS = 90;
 export class Offers {
   /**
    * @param root element with the sections
-   * @param on { isWorn(key), try(key | null), toggle(key), wearAll(section, lifted), takeSection(section), resetSection(section) }
+   * @param on { isWorn(key), try(key | null), toggle(key), wearAll(section, lifted), takeSection(section),
+   *   resetSection(section) }
    */
   constructor(root, on) {
     this.root = root;
@@ -117,7 +118,9 @@ export class Offers {
       let any = false;
       for (const box of section.querySelectorAll(".offer")) {
         const star = box.querySelector("[data-favour]");
-        const fits = box.textContent.toLowerCase().includes(words) && (!only || (star?.getAttribute("aria-pressed") ?? box.dataset.favourite) === "true");
+        const fits =
+          box.textContent.toLowerCase().includes(words) &&
+          (!only || (star?.getAttribute("aria-pressed") ?? box.dataset.favourite) === "true");
         box.hidden = !fits;
         any ||= fits;
         found += fits ? 1 : 0;

@@ -10,9 +10,11 @@ const pictures = () => document.querySelectorAll("[data-small]");
 export function onPage(photo, address) {
   leaveOffers();
   history.replaceState(null, "", address);
-  document.querySelector("h1").textContent = `${document.querySelector("[data-go]").selectedOptions[0].text} on ${photo.name}`;
+  document.querySelector("h1").textContent =
+    `${document.querySelector("[data-go]").selectedOptions[0].text} on ${photo.name}`;
   document.querySelector(".photo-name").textContent = photo.name;
-  for (const option of document.querySelector("[data-go]").options) option.value = option.value.replace(/&photo=\d+/, `&photo=${photo.id}`);
+  for (const option of document.querySelector("[data-go]").options)
+    option.value = option.value.replace(/&photo=\d+/, `&photo=${photo.id}`);
 }
 
 /**

@@ -12,7 +12,13 @@ import { brushTarget } from "./wearing.js";
 const last = (fitting) => fitting.worn.at(-1)?.effect ?? null;
 
 /** The state that a page begins with, or goes on with on another photo. */
-export const begun = (fitting, openKey = last(fitting)) => ({ openKey, chosen: undefined, unfolded: false, trying: null, peeked: null });
+export const begun = (fitting, openKey = last(fitting)) => ({
+  openKey,
+  chosen: undefined,
+  unfolded: false,
+  trying: null,
+  peeked: null,
+});
 
 /** Another effect is opened. */
 export const opened = (state, openKey) => ({ ...state, openKey, chosen: undefined });

@@ -26,10 +26,14 @@ export class PaintPanel {
     const find = (name) => box.querySelector(`[data-paint-${name}]`);
     this.name = find("name");
     this.paper = find("save");
-    this.all = new Map(ALL.map(([how, text, title]) => [how, this.#button(find("all"), text, title, () => on.all(how))]));
+    this.all = new Map(
+      ALL.map(([how, text, title]) => [how, this.#button(find("all"), text, title, () => on.all(how))]),
+    );
     this.guarding = guards.map((guard) => {
       const title = `Keep it off: ${guard.label.toLowerCase()}${guard.caution ? `. ${guard.caution}` : ""}`;
-      return this.#button(find("guards"), guard.label, title, () => on.mask(guarded(this.#mask, guard), `guard of ${guard.label.toLowerCase()}`));
+      return this.#button(find("guards"), guard.label, title, () =>
+        on.mask(guarded(this.#mask, guard), `guard of ${guard.label.toLowerCase()}`),
+      );
     });
     this.edges = edges.map((setting) => {
       const give = (value) => ({ ...this.#mask, [setting.key]: value });
@@ -52,7 +56,12 @@ export class PaintPanel {
   }
 
   #button(box, text, title, run) {
-    const made = Object.assign(document.createElement("button"), { type: "button", className: "button small", textContent: text, title });
+    const made = Object.assign(document.createElement("button"), {
+      type: "button",
+      className: "button small",
+      textContent: text,
+      title,
+    });
     made.addEventListener("click", run);
     box.append(made);
     return made;
@@ -62,7 +71,10 @@ export class PaintPanel {
     const offered = this.on.others();
     if (JSON.stringify(offered) === JSON.stringify(this.offered)) return;
     this.offered = offered;
-    this.from.replaceChildren(new Option("Copy the mask of …", ""), ...offered.map((one, i) => new Option(one.words, i)));
+    this.from.replaceChildren(
+      new Option("Copy the mask of …", ""),
+      ...offered.map((one, i) => new Option(one.words, i)),
+    );
   }
 
   async #load(input) {
@@ -90,7 +102,9 @@ export class PaintPanel {
     this.paper.hidden = !painted;
     this.all.get("clear").disabled = !painted;
     this.all.get("fill").disabled = !painted && brushed.mask.cover === "everywhere";
-    this.guarding.forEach((button, i) => button.setAttribute("aria-pressed", String(guardAt(brushed.mask, this.guards[i]) >= 0)));
+    this.guarding.forEach((button, i) =>
+      button.setAttribute("aria-pressed", String(guardAt(brushed.mask, this.guards[i]) >= 0)),
+    );
     const edged = painted || brushed.mask.cover !== "everywhere";
     for (const [setting, made] of this.edges) {
       made.element.hidden = !edged;

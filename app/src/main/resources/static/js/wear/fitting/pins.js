@@ -53,7 +53,10 @@ export class Pins {
   #show() {
     this.list.replaceChildren(...this.all.map((pin) => this.#one(pin)));
     const mine = this.all;
-    const wanted = this.all.map((pin, i) => ({ canvas: this.list.children[i].querySelector("canvas"), body: { pin: pin.id } }));
+    const wanted = this.all.map((pin, i) => ({
+      canvas: this.list.children[i].querySelector("canvas"),
+      body: { pin: pin.id },
+    }));
     renderSmall(this.on.address, wanted, () => mine === this.all).catch(sayFault);
   }
 
@@ -67,11 +70,22 @@ export class Pins {
     wear.setAttribute("aria-label", `Wear ${pin.name} again`);
     wear.append(document.createElement("canvas"));
     wear.addEventListener("click", () => this.#back(pin));
-    whileLookedAt(wear, () => this.on.peek(pin.id, pin.name), () => this.on.peek(null));
+    whileLookedAt(
+      wear,
+      () => this.on.peek(pin.id, pin.name),
+      () => this.on.peek(null),
+    );
     const name = Object.assign(document.createElement("input"), { value: pin.name, maxLength: NAME });
     name.setAttribute("aria-label", "Name of the pin");
-    name.addEventListener("change", () => this.#ask("PUT", `/${pin.id}`, { name: name.value }).then((answer) => answer || this.#show()));
-    const away = Object.assign(document.createElement("button"), { type: "button", textContent: "×", title: "Discard", className: "away" });
+    name.addEventListener("change", () =>
+      this.#ask("PUT", `/${pin.id}`, { name: name.value }).then((answer) => answer || this.#show()),
+    );
+    const away = Object.assign(document.createElement("button"), {
+      type: "button",
+      textContent: "×",
+      title: "Discard",
+      className: "away",
+    });
     away.setAttribute("aria-label", `Discard ${pin.name}`);
     away.addEventListener("click", () => this.#ask("DELETE", `/${pin.id}`));
     one.append(wear, name, away);

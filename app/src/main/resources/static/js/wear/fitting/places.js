@@ -22,12 +22,15 @@ export function placesOf(fitting, piece, kinds, sorts, give) {
     const values = { ...Object.fromEntries(kind.settings.map((s) => [s.key, s.start])), ...veil.settings };
     for (const { key } of numbers) values[key] = numberOf(veil, key);
     for (const dial of dials) values[dial.key] = dialValue(fitting, piece, dial);
-    return handlesIn(veil, kind, sorts).map((handle) => left(handle, dials)).filter(Boolean).map((handle) => ({
-      handle: { ...handle, label: `${handle.label}, ${veil.name}` },
-      settings,
-      values,
-      give: (next, rests) => give(veil, own(next, dials), rests, handle.label.toLowerCase()),
-    }));
+    return handlesIn(veil, kind, sorts)
+      .map((handle) => left(handle, dials))
+      .filter(Boolean)
+      .map((handle) => ({
+        handle: { ...handle, label: `${handle.label}, ${veil.name}` },
+        settings,
+        values,
+        give: (next, rests) => give(veil, own(next, dials), rests, handle.label.toLowerCase()),
+      }));
   });
 }
 
@@ -39,4 +42,5 @@ function left(handle, dials) {
   return held && !angle && !length ? null : { ...handle, angle, length, held };
 }
 
-const own = (values, dials) => Object.fromEntries(Object.entries(values).filter(([key]) => dials.some((d) => d.key === key)));
+const own = (values, dials) =>
+  Object.fromEntries(Object.entries(values).filter(([key]) => dials.some((d) => d.key === key)));

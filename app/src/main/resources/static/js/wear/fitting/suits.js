@@ -7,7 +7,12 @@ import { sayFault } from "../../base/web/say.js";
 const FIRST = 6;
 
 /** What is done to a line is done to what it names. */
-const POINTED = [["pointerenter", "pointerenter"], ["focus", "pointerenter"], ["pointerleave", "pointerleave"], ["blur", "pointerleave"]];
+const POINTED = [
+  ["pointerenter", "pointerenter"],
+  ["focus", "pointerenter"],
+  ["pointerleave", "pointerleave"],
+  ["blur", "pointerleave"],
+];
 
 /**
  * @param root [data-suits]
@@ -23,7 +28,10 @@ export function suits(root, api, pieces) {
   function line({ key, sort, reason }) {
     const piece = pieces.get(key);
     if (!piece) return [];
-    const name = element("button", { type: "button", textContent: piece.querySelector("span:not(.sr-only)")?.textContent || piece.title });
+    const name = element("button", {
+      type: "button",
+      textContent: piece.querySelector("span:not(.sr-only)")?.textContent || piece.title,
+    });
     for (const [event, as] of POINTED) name.addEventListener(event, () => piece.dispatchEvent(new Event(as)));
     name.addEventListener("click", () => piece.click());
     const made = element("li", {}, name, element("small", { textContent: reason }));
@@ -33,7 +41,11 @@ export function suits(root, api, pieces) {
 
   function show(ranked) {
     const lines = ranked.flatMap(line);
-    const more = element("button", { type: "button", className: "button quiet small", textContent: `All ${lines.length}` });
+    const more = element("button", {
+      type: "button",
+      className: "button quiet small",
+      textContent: `All ${lines.length}`,
+    });
     more.addEventListener("click", () => list.replaceChildren(...lines));
     const rest = lines.length > FIRST ? [element("li", {}, more)] : [];
     list.replaceChildren(...lines.slice(0, FIRST), ...rest);

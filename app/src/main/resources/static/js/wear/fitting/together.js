@@ -19,8 +19,10 @@ export function wornTogether(root, state, store, api) {
     const answer = await store.ask((name, on, at) => send("POST", `${at}/${path}`, { wardrobe }, name));
     if (answer) sayAfterReload(answer.said, { address: `${api}/undo`, edit: answer.undo.edit });
   }
-  for (const button of root.querySelectorAll("[data-together]")) button.addEventListener("click", () => ask("together", button.dataset.together));
-  for (const button of root.querySelectorAll("[data-put-away]")) button.addEventListener("click", () => ask("put-away", button.dataset.putAway));
+  for (const button of root.querySelectorAll("[data-together]"))
+    button.addEventListener("click", () => ask("together", button.dataset.together));
+  for (const button of root.querySelectorAll("[data-put-away]"))
+    button.addEventListener("click", () => ask("put-away", button.dataset.putAway));
 
   const differs = (now) => names(now.together) !== names(state.together);
   return {

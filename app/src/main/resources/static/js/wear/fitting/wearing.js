@@ -58,11 +58,14 @@ export function maskOf(fitting, piece, id) {
   const { masks, byBrush } = wornOf(fitting, piece.key);
   const own = paintedAs(fitting, piece, id);
   if (masks[own]) return masks[own];
-  return own === WHOLE ? { cover: byBrush ? "brush-on" : "everywhere" } : piece.effect.veils.find((v) => v.id === own).mask;
+  return own === WHOLE
+    ? { cover: byBrush ? "brush-on" : "everywhere" }
+    : piece.effect.veils.find((v) => v.id === own).mask;
 }
 
 /** The fitting with another mask of a veil, or of an effect as a whole. */
-export const masked = (fitting, key, id, mask) => changed(fitting, key, { masks: { ...wornOf(fitting, key).masks, [id]: mask } });
+export const masked = (fitting, key, id, mask) =>
+  changed(fitting, key, { masks: { ...wornOf(fitting, key).masks, [id]: mask } });
 
 /** Whether paint can be put on a veil: whatever its mask, while it is down. */
 export const paintable = (fitting, key, veil) => !veilState(fitting, key, veil).lifted;
@@ -120,10 +123,13 @@ export function railItem(worn, piece) {
     kind: veils[0]?.kind ?? "",
     opacity: worn.opacity,
     lifted: worn.lifted,
-    woven: maskOf({ worn: [worn] }, piece, WHOLE).cover === "brush-on" || veils.some((v) => maskOf({ worn: [worn] }, piece, v.id).cover === "brush-on"),
+    woven:
+      maskOf({ worn: [worn] }, piece, WHOLE).cover === "brush-on" ||
+      veils.some((v) => maskOf({ worn: [worn] }, piece, v.id).cover === "brush-on"),
     layers: veils.length,
   };
 }
 
 /** How many effects are on, in words. */
-export const counted = ({ length }) => (length === 0 ? "The photo wears nothing yet" : `${length} ${length === 1 ? "effect" : "effects"} on`);
+export const counted = ({ length }) =>
+  length === 0 ? "The photo wears nothing yet" : `${length} ${length === 1 ? "effect" : "effects"} on`;

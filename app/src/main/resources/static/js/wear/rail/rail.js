@@ -1,8 +1,10 @@
 // The rail: cloths in the order in which the light goes through them. Drag a hem to set opacity,
 // drag a cloth along the rail to move it, pick one to open it in place.
-import { cloth, dropOf, folds, ghost, opacityAt, roll } from "./cloth.js";
+import { dropOf } from "./cloth.js";
+import { shapes } from "./cloth-shapes.js";
+import { listenHem } from "./hem.js";
+import { railItem } from "./rail-item.js";
 
-const NS = "http://www.w3.org/2000/svg";
 const FOOT = 24;
 const SLIM = 84; // up to here the name alone stands, smaller
 const NARROW = 44;
@@ -10,7 +12,6 @@ const TINY = 30;
 const CROWDED = 16; // items from which they hang closer
 const SHORT = 82; // down to here the name stands where the figure would
 const DRAG_FROM = 7;
-const HEM_FROM = 3;
 const HOLD = 43; // width of the cloth that stays in sight beside an open veil
 
 /**
@@ -83,36 +84,19 @@ export class Rail {
   }
 
   #make(id) {
-    const element = document.createElement("div");
-    element.className = "veil";
-    element.dataset.veil = id;
-    const svg = document.createElementNS(NS, "svg");
-    const pick = document.createElement("button");
-    pick.type = "button";
-    pick.className = "pick";
-    for (const part of ["name", "what"]) {
-      const span = document.createElement("span");
-      span.className = part;
-      pick.append(span);
-    }
-    const hem = document.createElement("div");
-    hem.className = "hem";
-    hem.tabIndex = 0;
-    hem.setAttribute("role", "slider");
-    hem.setAttribute("aria-orientation", "vertical");
-    hem.setAttribute("aria-valuemin", "0");
-    hem.setAttribute("aria-valuemax", "100");
-    const share = document.createElement("span");
-    share.className = "share";
-    hem.append(share);
-    element.append(svg, pick, hem);
+    const { element, pick, hem } = railItem(id);
     pick.addEventListener("click", (event) => {
       if (this.#dragging?.moved) return;
       if (this.on.select && (event.ctrlKey || event.metaKey || event.shiftKey)) this.on.select(id, event.shiftKey);
       else this.on.pick(id);
     });
     pick.addEventListener("keydown", (event) => this.#pickKey(event, id));
-    this.#listenHem(hem, id);
+    listenHem(hem, {
+      opacity: () => this.#item(id).opacity,
+      full: () => this.#full,
+      let: (opacity, rests) => this.#let(id, opacity, rests),
+      pressed: () => this.on.pick(id), // on a short cloth the hem takes much of it
+    });
     if (this.on.move) this.#listenMove(pick, element, id);
     this.#elements.set(id, element);
     return element;
@@ -124,36 +108,6 @@ export class Rail {
 
   get #full() {
     return Math.max(40, this.root.clientHeight - FOOT);
-  }
-
-  #listenHem(hem, id) {
-    let from = null;
-    hem.addEventListener("pointerdown", (event) => {
-      hem.setPointerCapture(event.pointerId);
-      from = { y: event.clientY, drop: dropOf(this.#item(id).opacity, this.#full), moved: false };
-    });
-    hem.addEventListener("pointermove", (event) => {
-      if (!from || (!from.moved && Math.abs(event.clientY - from.y) < HEM_FROM)) return;
-      from.moved = true;
-      this.#let(id, opacityAt(from.drop + event.clientY - from.y, this.#full), false);
-    });
-    for (const end of ["pointerup", "pointercancel"]) {
-      hem.addEventListener(end, () => {
-        const press = from;
-        from = null;
-        if (press?.moved) this.#let(id, this.#item(id).opacity, true);
-        else if (press && end === "pointerup") this.on.pick(id); // on a short cloth the hem takes much of it
-      });
-    }
-    hem.addEventListener("keydown", (event) => {
-      const step = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1, PageDown: 10, PageUp: -10 }[event.key];
-      const far = { Home: 0, End: 1 }[event.key];
-      if (step === undefined && far === undefined) return;
-      event.preventDefault();
-      event.stopPropagation();
-      const next = far ?? Math.min(1, Math.max(0, this.#item(id).opacity + step / 100));
-      this.#let(id, Math.round(next * 100) / 100, true);
-    });
   }
 
   #let(id, opacity, rests) {
@@ -245,34 +199,11 @@ export class Rail {
     const svg = element.querySelector("svg");
     svg.setAttribute("width", width);
     svg.setAttribute("height", full + 8);
-    svg.replaceChildren(...shapes(item, width, drop, full));
+    svg.replaceChildren(...shapes(item, { width, drop, full, narrow: NARROW }));
     const hem = element.querySelector(".hem");
     const percent = Math.round(item.opacity * 100);
     hem.setAttribute("aria-valuenow", String(percent));
     hem.setAttribute("aria-valuetext", `${percent} %`);
     hem.querySelector(".share").textContent = width < SLIM ? percent : `${percent} %`;
   }
-}
-
-function shapes(item, width, drop, full) {
-  const make = (name, attributes) => {
-    const made = document.createElementNS(NS, name);
-    for (const [key, value] of Object.entries(attributes)) made.setAttribute(key, value);
-    return made;
-  };
-  const hooks = (width < NARROW ? [width / 2] : [16, width - 16]).map((cx) =>
-    make("circle", { class: "ring-hook", cx, cy: 0, r: 3.5 }),
-  );
-  const all = [make("path", { class: "ghost", d: ghost(width, full) })];
-  if (item.lifted) all.push(make("path", { class: "cloth", d: roll(width) }));
-  else {
-    for (let i = Math.min(2, (item.layers ?? 1) - 1); i > 0; i -= 1) {
-      const behind = make("path", { class: "behind", d: cloth(width, drop + 3 * i) });
-      behind.setAttribute("transform", `translate(${4 * i} 0)`);
-      all.push(behind);
-    }
-    all.push(make("path", { class: "cloth", d: cloth(width, drop) }));
-    all.push(make("path", { class: "fold", d: folds(width, drop), fill: "none" }));
-  }
-  return [...all, ...hooks];
 }

@@ -31,7 +31,8 @@ export function movedTo(lines, id, index) {
 }
 
 /** The lines with a heading above one of them. */
-export const headed = (lines, id, heading) => lines.flatMap((line) => (line.id === id ? [{ id: `new ${id}`, heading }, line] : [line]));
+export const headed = (lines, id, heading) =>
+  lines.flatMap((line) => (line.id === id ? [{ id: `new ${id}`, heading }, line] : [line]));
 
 /** The lines with another heading in the place of one. */
 export const renamed = (lines, id, heading) => lines.map((line) => (line.id === id ? { ...line, heading } : line));

@@ -11,7 +11,8 @@ export function ruleOf(key) {
 }
 
 /** The veil's rules, each with its sort. */
-const rulesOf = (veil, sorts) => (veil.mask.rules ?? []).map((rule, index) => ({ rule, index, sort: sorts.find((s) => s.id === rule.kind) }));
+const rulesOf = (veil, sorts) =>
+  (veil.mask.rules ?? []).map((rule, index) => ({ rule, index, sort: sorts.find((s) => s.id === rule.kind) }));
 
 /**
  * Descriptors of all numbers, as files name them.
@@ -33,7 +34,14 @@ export function numberOf(veil, key) {
 /** What of a veil is at a place on the picture, with the names of its numbers as files have them. */
 export function handlesIn(veil, kind, sorts) {
   const masks = rulesOf(veil, sorts).flatMap(({ index, sort }) =>
-    sort.handles.map((h) => ({ ...h, label: `${h.label} ${index + 1}`, x: ruled(index, h.x), y: ruled(index, h.y), angle: ruled(index, h.angle), length: ruled(index, h.length) })),
+    sort.handles.map((h) => ({
+      ...h,
+      label: `${h.label} ${index + 1}`,
+      x: ruled(index, h.x),
+      y: ruled(index, h.y),
+      angle: ruled(index, h.angle),
+      length: ruled(index, h.length),
+    })),
   );
   return [...kind.handles, ...masks];
 }
