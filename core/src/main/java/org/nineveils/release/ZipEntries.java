@@ -1,50 +1,55 @@
 package org.nineveils.release;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.zip.CRC32;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
+import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
+import org.apache.commons.compress.archivers.zip.ZipFile;
+import org.apache.commons.compress.utils.SeekableInMemoryByteChannel;
 import org.nineveils.refusal.InputLimits;
 
-/** The entries of a ZIP file in memory, within {@link InputLimits} and with harmless names only. */
+/**
+ * The entries of a ZIP file in memory, within {@link InputLimits} and with harmless names only.
+ * What is in the file is what the directory at its end names, under the names, with the sizes and
+ * checksums that it says; nothing else of the file counts.
+ */
 final class ZipEntries {
   private ZipEntries() {}
 
   static Map<String, byte[]> read(byte[] bytes, String name) {
     Map<String, byte[]> files = new LinkedHashMap<>();
-    List<ZipDirectory.Said> all = new ArrayList<>();
-    long total = 0;
-    try (ZipInputStream zip =
-        new ZipInputStream(new ByteArrayInputStream(bytes), StandardCharsets.UTF_8)) {
-      for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-        String path = entry.getName();
-        if (all.size() == InputLimits.RELEASE_ENTRIES) {
+    try (ZipFile zip =
+        ZipFile.builder()
+            .setSeekableByteChannel(new SeekableInMemoryByteChannel(bytes))
+            .setCharset(StandardCharsets.UTF_8)
+            .setUseUnicodeExtraFields(false)
+            .get()) {
+      int entries = 0;
+      long total = 0;
+      for (ZipArchiveEntry entry : Collections.list(zip.getEntries())) {
+        if (entries++ == InputLimits.RELEASE_ENTRIES) {
           throw fault(
               name,
               String.format(
                   Locale.ROOT, "it has more than %d entries", InputLimits.RELEASE_ENTRIES));
         }
+        String path = new String(entry.getRawName(), StandardCharsets.UTF_8);
         if (entry.isDirectory() && isHarmless(path.substring(0, path.length() - 1))) {
-          all.add(new ZipDirectory.Said(path, 0, 0));
           continue;
         }
         if (!isHarmless(path)) {
           throw fault(name, "“%s” is no path that may be in a release".formatted(path));
         }
-        byte[] content = zip.readNBytes(InputLimits.RELEASE_ENTRY_BYTES + 1);
+        byte[] content = content(zip, entry, name);
         total += content.length;
-        if (content.length > InputLimits.RELEASE_ENTRY_BYTES
-            || total > InputLimits.RELEASE_UNPACKED) {
-          throw fault(name, "“%s” unpacks to more than is taken".formatted(path));
+        if (total > InputLimits.RELEASE_UNPACKED) {
+          throw tooMuch(name, path);
         }
-        all.add(new ZipDirectory.Said(path, crc(content), content.length));
         if (files.put(path, content) != null) {
           throw fault(name, "“%s” is in it twice".formatted(path));
         }
@@ -56,16 +61,31 @@ final class ZipEntries {
     if (files.isEmpty()) {
       throw fault(name, "it is empty or not a ZIP file");
     }
-    if (!ZipDirectory.entries(bytes).equals(all)) {
-      throw fault(name, "the list at its end does not name what is in it, as it is");
-    }
     return files;
   }
 
-  private static long crc(byte[] content) {
+  private static byte[] content(ZipFile zip, ZipArchiveEntry entry, String name)
+      throws IOException {
+    if (!zip.canReadEntryData(entry)) {
+      throw fault(name, "“%s” is locked or packed in an unusual way".formatted(entry.getName()));
+    }
+    byte[] content;
+    try (InputStream in = zip.getInputStream(entry)) {
+      content = in.readNBytes(InputLimits.RELEASE_ENTRY_BYTES + 1);
+    }
+    if (content.length > InputLimits.RELEASE_ENTRY_BYTES) {
+      throw tooMuch(name, entry.getName());
+    }
     CRC32 crc = new CRC32();
     crc.update(content);
-    return crc.getValue();
+    if (content.length != entry.getSize() || crc.getValue() != entry.getCrc()) {
+      throw fault(name, "the list at its end does not name what is in it, as it is");
+    }
+    return content;
+  }
+
+  private static ReleaseException tooMuch(String name, String path) {
+    return fault(name, "“%s” unpacks to more than is taken".formatted(path));
   }
 
   /** Relative, forward slashes, no step upwards, no drive letters or control characters. */

@@ -1,7 +1,10 @@
 package org.nineveils.table;
 
 import java.util.Locale;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamWriter;
 import org.nineveils.picture.Picture;
+import org.nineveils.refusal.XmlText;
 
 /**
  * Tables as Common LUT Format: a curve that spreads the blacks, then a table of three axes over it,
@@ -27,21 +30,60 @@ public final class ClfText {
    *     of even steps
    */
   public static String write(Picture table, int side, String name) {
+    return XmlText.of(
+        out -> {
+          XmlText.open(
+              out,
+              "ProcessList",
+              "xmlns",
+              "urn:AMPAS:CLF:v3.0",
+              "compCLFversion",
+              "3.0",
+              "id",
+              "nv-" + Integer.toHexString(name.hashCode()),
+              "name",
+              name);
+          out.writeCharacters("\n");
+          told(out, "Description", "From Nine Veils");
+          told(out, "InputDescriptor", "sRGB, encoded");
+          told(out, "OutputDescriptor", "sRGB, encoded");
+          array(out, "LUT1D", "linear", CURVE + " 1", curve());
+          String sides = String.format(Locale.ROOT, "%1$d %1$d %1$d 3", side);
+          array(out, "LUT3D", "tetrahedral", sides, entries(table, side));
+          out.writeEndElement();
+        });
+  }
+
+  private static void told(XMLStreamWriter out, String name, String words)
+      throws XMLStreamException {
+    XmlText.open(out, name);
+    out.writeCharacters(words);
+    XmlText.close(out);
+  }
+
+  private static void array(
+      XMLStreamWriter out, String name, String between, String sizes, String numbers)
+      throws XMLStreamException {
+    XmlText.open(out, name, "inBitDepth", "32f", "outBitDepth", "32f", "interpolation", between);
+    out.writeCharacters("\n");
+    XmlText.open(out, "Array", "dim", sizes);
+    out.writeCharacters("\n" + numbers);
+    XmlText.close(out);
+    XmlText.close(out);
+  }
+
+  /** From a value to where it lies among even steps. */
+  private static String curve() {
+    StringBuilder out = new StringBuilder();
+    for (int i = 0; i < CURVE; i++) {
+      double at = Math.pow(i / (double) (CURVE - 1), 1 / BEND);
+      out.append(String.format(Locale.ROOT, "%.7f", at)).append('\n');
+    }
+    return out.toString();
+  }
+
+  private static String entries(Picture table, int side) {
     StringBuilder out = new StringBuilder(table.r().length * 30);
-    String id = Integer.toHexString(name.hashCode());
-    out.append("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n")
-        .append("<ProcessList xmlns=\"urn:AMPAS:CLF:v3.0\" compCLFversion=\"3.0\" id=\"nv-")
-        .append(id)
-        .append("\" name=\"")
-        .append(escaped(name))
-        .append("\">\n")
-        .append("  <Description>From Nine Veils</Description>\n")
-        .append("  <InputDescriptor>sRGB, encoded</InputDescriptor>\n")
-        .append("  <OutputDescriptor>sRGB, encoded</OutputDescriptor>\n");
-    curve(out);
-    out.append(
-        "  <LUT3D inBitDepth=\"32f\" outBitDepth=\"32f\" interpolation=\"tetrahedral\">\n    <Array dim=\"%1$d %1$d %1$d 3\">\n"
-            .formatted(side));
     for (int red = 0; red < side; red++) {
       for (int green = 0; green < side; green++) {
         for (int blue = 0; blue < side; blue++) {
@@ -52,27 +94,6 @@ public final class ClfText {
         }
       }
     }
-    return out.append("    </Array>\n  </LUT3D>\n</ProcessList>\n").toString();
-  }
-
-  /** From a value to where it lies among even steps. */
-  private static void curve(StringBuilder out) {
-    out.append(
-        String.format(
-            Locale.ROOT,
-            "  <LUT1D inBitDepth=\"32f\" outBitDepth=\"32f\" interpolation=\"linear\">\n    <Array dim=\"%d 1\">\n",
-            CURVE));
-    for (int i = 0; i < CURVE; i++) {
-      double at = Math.pow(i / (double) (CURVE - 1), 1 / BEND);
-      out.append(String.format(Locale.ROOT, "%.7f%n", at).replace("\r", ""));
-    }
-    out.append("    </Array>\n  </LUT1D>\n");
-  }
-
-  private static String escaped(String text) {
-    return text.replaceAll("\\p{Cntrl}", " ")
-        .replace("&", "&amp;")
-        .replace("<", "&lt;")
-        .replace("\"", "&quot;");
+    return out.toString();
   }
 }

@@ -189,7 +189,7 @@ class ReleaseTest {
     refused(changed(f -> f.put(path, huge)), path, "megapixels");
   }
 
-  /** Two programs must not open two different releases: APPNOTE 4.3.7, 4.3.12. */
+  /** What is in the file is what its directory says, as for most programs: APPNOTE 4.3.12. */
   @Test
   void whatTheDirectoryOfTheFileSaysIsWhatTheEntriesAre() {
     byte[] file = ReleaseWriter.write(release());
@@ -200,7 +200,7 @@ class ReleaseTest {
     for (int at : List.of(16, 20, 24, 42)) { // checksum, packed size, size, place
       byte[] other = file.clone();
       other[second + at] ^= 1;
-      refused(other, "the list at its end");
+      refused(other, "cannot be opened");
     }
     byte[] swapped = file.clone(); // each name leads to the other's content
     for (int i = 0; i < 4; i++) {
@@ -337,16 +337,15 @@ class ReleaseTest {
     refused(changed(f -> edit(f, path, "\"settings\"", "\"settings2\"")), "settings");
   }
 
-  /** A stream goes by what stands before each entry, other programs by the list at the end. */
   @Test
-  void aListAtTheEndThatDiffersOrIsMissingIsRefused() {
+  void aListAtTheEndThatNamesAnotherFileOrIsMissingIsRefused() {
     byte[] file = ReleaseWriter.write(release());
     String text = new String(file, StandardCharsets.ISO_8859_1);
     int last = text.lastIndexOf("01-milk.json");
     byte[] other = file.clone();
     other[last + 1] = 'X';
-    refused(other, "the list at its end");
-    refused(java.util.Arrays.copyOf(file, text.indexOf("PK\1\2")), "the list at its end");
+    refused(other, "0X-milk.json” has no checksum");
+    refused(java.util.Arrays.copyOf(file, text.indexOf("PK\1\2")), "damaged or not a ZIP file");
   }
 
   @Test
@@ -369,7 +368,7 @@ class ReleaseTest {
   @Test
   void anEmptyZipAndOtherFilesAreRefused() throws IOException {
     refused(zip(Map.of()), "empty or not a ZIP file");
-    refused(new byte[0], "empty or not a ZIP file");
+    refused(new byte[0], "damaged or not a ZIP file");
     refused("just text".getBytes(StandardCharsets.UTF_8), "not a ZIP file");
     refused(zip(Map.of("readme.txt", new byte[] {65})), "no manifest.json");
   }
