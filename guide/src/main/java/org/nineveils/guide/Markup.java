@@ -3,11 +3,11 @@ package org.nineveils.guide;
 import java.util.Base64;
 
 /** XHTML as it is written: what is not markup is escaped. */
-final class Markup {
+public final class Markup {
   private final StringBuilder out = new StringBuilder();
 
   /** Markup with words in it, each “%s” escaped. */
-  Markup add(String markup, Object... words) {
+  public Markup add(String markup, Object... words) {
     Object[] escaped = new Object[words.length];
     for (int i = 0; i < words.length; i++) {
       escaped[i] = escape(String.valueOf(words[i]));
@@ -17,7 +17,7 @@ final class Markup {
   }
 
   /** Other markup. */
-  Markup add(Markup other) {
+  public Markup add(Markup other) {
     out.append(other);
     return this;
   }
