@@ -52,6 +52,11 @@ public final class JobRun {
     return Json.read(job().request(), "The job");
   }
 
+  /** The same in named fields. */
+  public <T extends Record> T asked(Class<T> as) {
+    return Asked.read(job().request(), as);
+  }
+
   public long id() {
     return job().id();
   }

@@ -41,6 +41,15 @@ public class Jobs {
     return start(kind, subject, title, request, folder -> {});
   }
 
+  /**
+   * The same of a kind that is asked in named fields.
+   *
+   * @param asked read back by {@link JobRun#asked}
+   */
+  public Job start(String kind, String subject, String title, Record asked) {
+    return start(kind, subject, title, Asked.write(asked));
+  }
+
   /** Puts files of the request into the job's folder before it begins. */
   @FunctionalInterface
   public interface Filling {

@@ -23,7 +23,6 @@ import org.nineveils.app.base.jobs.JobKind;
 import org.nineveils.app.base.jobs.JobRun;
 import org.nineveils.app.base.jobs.Jobs;
 import org.nineveils.app.base.start.BackupFile;
-import org.nineveils.document.Json;
 import org.nineveils.refusal.Refusal;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -56,9 +55,10 @@ class Backups implements JobKind {
    * @param photos whether photos, and what was painted on them, go in
    */
   Job start(boolean photos) {
-    String request = Json.write(Json.object("photos", photos));
-    return jobs.start(ID, SUBJECT, "Backup of everything", request);
+    return jobs.start(ID, SUBJECT, "Backup of everything", new Asked(photos));
   }
+
+  private record Asked(boolean photos) {}
 
   @Override
   public Nature nature() {
@@ -68,7 +68,7 @@ class Backups implements JobKind {
 
   @Override
   public void run(JobRun run) throws IOException {
-    boolean photos = run.request().flag("photos", true);
+    boolean photos = run.asked(Asked.class).photos();
     Path file = run.folder().resolve("backup.zip");
     Optional<BackupFile.Facts> made =
         written(

@@ -8,7 +8,6 @@ import org.nineveils.app.base.jobs.Job;
 import org.nineveils.app.base.jobs.JobKind;
 import org.nineveils.app.base.jobs.JobRun;
 import org.nineveils.app.base.jobs.Jobs;
-import org.nineveils.document.Json;
 import org.nineveils.guide.GuideFormat;
 import org.nineveils.guide.Guides;
 import org.nineveils.name.Names;
@@ -40,11 +39,10 @@ public class GuideJobs implements JobKind {
   public Job start(String sha, String called, String format) {
     String label = GuideFormat.ofId(format).label();
     return jobs.start(
-        ID,
-        "release:" + sha,
-        "%s: %s".formatted(called, label),
-        Json.write(Json.object("sha", sha, "format", format)));
+        ID, "release:" + sha, "%s: %s".formatted(called, label), new Asked(sha, format));
   }
+
+  private record Asked(String sha, String format) {}
 
   @Override
   public Nature nature() {
@@ -53,8 +51,9 @@ public class GuideJobs implements JobKind {
 
   @Override
   public void run(JobRun run) throws IOException {
-    GuideFormat format = GuideFormat.ofId(run.request().text("format"));
-    Release release = ReleaseReader.read(blobs.get(run.request().text("sha")), "The release");
+    Asked asked = run.asked(Asked.class);
+    GuideFormat format = GuideFormat.ofId(asked.format());
+    Release release = ReleaseReader.read(blobs.get(asked.sha()), "The release");
     run.total(1, 0);
     try (OutputStream out = Files.newOutputStream(run.folder().resolve(format.file()))) {
       Guides.write(release, format, out);

@@ -23,7 +23,6 @@ import org.nineveils.app.leaving.collections.Previews;
 import org.nineveils.app.leaving.since.SinceService;
 import org.nineveils.app.making.kits.Rows;
 import org.nineveils.app.making.maker.KeyFile;
-import org.nineveils.document.Json;
 import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.Release;
@@ -93,8 +92,11 @@ public class PackingService implements JobKind {
                     ID,
                     subject,
                     "Packing “%s” %s".formatted(c.name(), c.version()),
-                    Json.write(Json.object("collection", id, "seen", seen))));
+                    new Packing(id, seen)));
   }
+
+  /** With how much worth a look was seen before. */
+  private record Packing(long collection, int seen) {}
 
   @Override
   public Nature nature() {
@@ -104,9 +106,10 @@ public class PackingService implements JobKind {
 
   @Override
   public void run(JobRun run) throws IOException {
-    Drafts.Snapshot snapshot = drafts.snapshot(run.request().whole("collection"));
+    Packing asked = run.asked(Packing.class);
+    Drafts.Snapshot snapshot = drafts.snapshot(asked.collection());
     // What is packed is what is checked: it may have changed since the click, or while others ran.
-    if (leaving.check(snapshot) > run.request().whole("seen")) {
+    if (leaving.check(snapshot) > asked.seen()) {
       throw new Refusal(
           "Nothing was packed: since you looked, something more is worth a look. Look again, then pack.");
     }

@@ -18,7 +18,6 @@ import org.nineveils.app.leaving.collections.Drafts;
 import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.app.photo.photos.Side;
 import org.nineveils.app.photo.photos.Tags;
-import org.nineveils.document.Json;
 import org.nineveils.name.Names;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureShelf;
@@ -65,11 +64,10 @@ public class TablesJob implements JobKind {
     String label = TableFormat.ofId(format).label();
     String title = "Tables of “%s”, %s".formatted(collections.get(collection).name(), label);
     return jobs.start(
-        ID,
-        CollectionService.scope(collection),
-        title,
-        Json.write(Json.object("collection", collection, "format", format)));
+        ID, CollectionService.scope(collection), title, new Tables(collection, format));
   }
+
+  private record Tables(long collection, String format) {}
 
   @Override
   public Nature nature() {
@@ -82,8 +80,9 @@ public class TablesJob implements JobKind {
 
   @Override
   public void run(JobRun run) throws IOException {
-    Release release = drafts.plain(drafts.snapshot(run.request().whole("collection")));
-    TableFormat format = TableFormat.ofId(run.request().text("format"));
+    Tables asked = run.asked(Tables.class);
+    Release release = drafts.plain(drafts.snapshot(asked.collection()));
+    TableFormat format = TableFormat.ofId(asked.format());
     List<Placed> all = new ArrayList<>();
     for (Release.KitPart kit : release.kits()) {
       for (Release.SectionPart section : kit.sections()) {

@@ -18,7 +18,6 @@ import org.nineveils.app.proof.cells.Cell;
 import org.nineveils.app.proof.cells.Cells;
 import org.nineveils.app.proof.judging.Judging;
 import org.nineveils.app.proof.measuring.Measuring;
-import org.nineveils.document.Json;
 import org.nineveils.name.Names;
 import org.nineveils.proof.Readings;
 import org.nineveils.refusal.Refusal;
@@ -60,10 +59,11 @@ public class SheetFiles implements JobKind {
    * @throws Refusal with a sentence if it cannot be kept that way
    */
   public Job start(long kitId, String as) {
-    String request = Json.write(Json.object("kit", kitId, "as", of(as).ending()));
     String title = "Proof sheet of “%s” as %s".formatted(kits.kit(kitId).name(), of(as));
-    return jobs.start(ID, "kit:" + kitId, title, request);
+    return jobs.start(ID, "kit:" + kitId, title, new Asked(kitId, of(as).ending()));
   }
+
+  private record Asked(long kit, String as) {}
 
   private static As of(String name) {
     for (As as : As.values()) {
@@ -81,8 +81,9 @@ public class SheetFiles implements JobKind {
 
   @Override
   public void run(JobRun run) throws IOException {
-    long kitId = run.request().whole("kit");
-    As as = of(run.request().text("as"));
+    Asked asked = run.asked(Asked.class);
+    long kitId = asked.kit();
+    As as = of(asked.as());
     List<Cell> all = cells.all(kitId);
     Map<String, Readings> there = measuring.there(all);
     Judging.Rules rules = judging.rules(kitId);

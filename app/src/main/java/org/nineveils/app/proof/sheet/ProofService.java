@@ -17,7 +17,6 @@ import org.nineveils.app.proof.cells.Cell;
 import org.nineveils.app.proof.cells.Cells;
 import org.nineveils.app.proof.judging.Judging;
 import org.nineveils.app.proof.measuring.Measuring;
-import org.nineveils.document.Json;
 import org.nineveils.proof.Judgement;
 import org.nineveils.proof.Readings;
 import org.nineveils.proof.Verdict;
@@ -156,12 +155,13 @@ public class ProofService implements JobKind {
     return jobs.last(ID, subject(kitId));
   }
 
+  private record Asked(long kit) {}
+
   /** Starts making what is missing; a run that is under way goes on. */
   public synchronized void start(long kitId) {
     String name = kits.kit(kitId).name();
     if (last(kitId).filter(job -> job.state().isOpen()).isEmpty()) {
-      String request = Json.write(Json.object("kit", kitId));
-      jobs.start(ID, subject(kitId), "Proof sheet of “%s”".formatted(name), request);
+      jobs.start(ID, subject(kitId), "Proof sheet of “%s”".formatted(name), new Asked(kitId));
     }
   }
 
@@ -198,7 +198,7 @@ public class ProofService implements JobKind {
 
   @Override
   public void run(JobRun run) throws IOException {
-    long kitId = run.request().whole("kit");
+    long kitId = run.asked(Asked.class).kit();
     Made log = madeOf(kitId);
     List<Cell> all = cells.all(kitId);
     Map<String, Readings> there = measuring.there(all);

@@ -56,9 +56,10 @@ class Suits implements JobKind {
   Job start(long fitting) {
     FittingRow row = fittings.get(fitting);
     String title = "What suits “%s”".formatted(photos.get(row.photoId()).name());
-    String request = Json.write(Json.object("fitting", fitting));
-    return jobs.start(ID, "suits:" + fitting, title, request);
+    return jobs.start(ID, "suits:" + fitting, title, new Asked(fitting));
   }
+
+  private record Asked(long fitting) {}
 
   @Override
   public Nature nature() {
@@ -68,7 +69,7 @@ class Suits implements JobKind {
 
   @Override
   public void run(JobRun run) throws IOException {
-    FittingRow row = fittings.get(run.request().whole("fitting"));
+    FittingRow row = fittings.get(run.asked(Asked.class).fitting());
     Wardrobe wardrobe = fittings.wardrobe(row);
     Photo photo = photos.get(row.photoId());
     Suiting.Photo ready =
