@@ -16,11 +16,6 @@ export default [
     rules: { ...SMALL, eqeqeq: "error", "no-var": "error", "prefer-const": "error" },
   },
   {
-    // Not parted yet: they may become no longer than they are.
-    files: ["**/making/bench/bench.js", "**/wear/fitting/fitting.js"],
-    rules: { "max-lines": ["error", 350] },
-  },
-  {
     files: ["src/test/js/**/*.mjs", "build/**/*.mjs"],
     languageOptions: { globals: globals.node },
     rules: { ...SMALL, "max-lines": ["error", LINES + 40] },

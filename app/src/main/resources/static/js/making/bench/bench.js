@@ -1,262 +1,163 @@
-// The bench: an effect is built veil by veil on a photo.
+// The bench: an effect is built veil by veil on a photo. Views and how they hang together.
 import { listenExports } from "../../base/web/exports.js";
 import { inNextFrame } from "../../base/web/frames.js";
-import { gesture } from "../../base/web/gesture.js";
 import { send } from "../../base/web/http.js";
 import { listen } from "../../base/web/keys.js";
 import { watch } from "../../base/web/leaving.js";
 import { listenUndo, savedLine, showUndo } from "../../base/web/saved-line.js";
-import { Store } from "../../base/web/store.js";
+import { room } from "../../base/web/room.js";
 import { say } from "../../base/web/say.js";
 import { takeBackIn } from "../../base/web/take-back.js";
 import { Handles } from "../../photo/stage/handles.js";
 import { hiddenHint } from "../../photo/stage/hint.js";
-import { Stage } from "../../photo/stage/stage.js";
-import { Rail } from "../../wear/rail/rail.js";
-import { readyBeside } from "../../photo/photos/ready.js";
-import { showTones } from "../../photo/readings/histogram.js";
-import { showSpot } from "../../photo/readings/spot.js";
+import { Painting } from "../../photo/stage/painting.js";
 import { Live } from "../../photo/readings/live.js";
-import { Trace } from "../../photo/readings/trace.js";
-import { room } from "../../base/web/room.js";
+import { Rail } from "../../wear/rail/rail.js";
 import { beside } from "./beside.js";
-import { changed, changedBy, cloths, counted, dropped, placedAt } from "./effect.js";
-import { Marked } from "./marked.js";
+import { changedBy, cloths, counted } from "./effect.js";
 import { handlesOf } from "./handles.js";
 import { hanging } from "./hanging.js";
+import { Held } from "./held.js";
 import { benchKeys } from "./keys.js";
 import { wayWords } from "./looking.js";
-import {
-  begun,
-  brushed as brushedNow,
-  fitted,
-  opened,
-  peekedAt,
-  request as requested,
-  seen,
-  veilOf as veilIn,
-} from "./page-state.js";
-import { Words } from "./words.js";
-import { Painting } from "../../photo/stage/painting.js";
+import { Marked } from "./marked.js";
+import { benchStage, benchTrace } from "./on-stage.js";
 import { veilPanel } from "./panel.js";
 import { Selection } from "./selection.js";
 import { underneath } from "./under.js";
 import { listenVariants } from "./variants.js";
 import { Wall } from "./wall.js";
+import { Words } from "./words.js";
 
 const root = document.querySelector("[data-bench]");
 const find = (name) => document.querySelector(`[data-${name}]`);
 const around = room(root, "bench");
 const column = beside(find("beside"));
 const state = JSON.parse(root.dataset.state);
-const api = `/api/effects/${state.id}`;
 const kinds = new Map(state.kinds.map((k) => [k.id, k]));
 const wall = new Wall(find("photos"), state.photo, { chosen: choosePhoto });
-
-let effect = state.effect; // as it is shown: what the store holds
-let page = begun(); // what the page shows beside it
-let panel = null; // of the open veil
-let plainTones = null;
+const showSoon = inNextFrame(show);
 const marked = new Marked();
 
-const veilOf = (id) => veilIn(effect, id);
-const brushed = () => brushedNow(page, effect);
+let panel = null; // of the open veil
+let plainTones = null;
+let painting = null;
 
-const store = new Store(
-  state,
-  "effect",
-  {
-    put: (body, name) => send("PUT", api, { ...body, photo: wall.photo.id }, name),
-    get: () => send("GET", `${api}?photo=${wall.photo.id}`),
-    gesture,
+const held = new Held(state, savedLine, {
+  show,
+  showSoon,
+  hint,
+  redraw(moving) {
+    stage.refresh(moving);
+    trace.changed();
   },
-  savedLine(took, () => store.retry(), redraw),
-);
-watch(store);
-const stage = new Stage(
-  root.querySelector("[data-stage]"),
-  root.querySelector("[data-looks]"),
-  {
-    address: `${api}/render`,
-    photo: () => wall.photo,
-    body: () => (painting?.storing ? null : request()),
-    maskBody: () => (painting.storing ? null : marked.body(request(), page.openId, effect)),
-  },
-  {
-    finished(shot) {
-      showTones(find, shot.head);
-      if (!painting.shown) stage.paintUnderHand(null);
-      live.changed();
-    },
-    plain(shot) {
-      plainTones = shot.head;
-      panel?.tones(plainTones);
-    },
-    photo: () => readyBeside(wall.photos, wall.photo, stage.longSide),
-    spot: (point) => showSpot(find("spot"), find("spot-figures"), point && stage.readAt(point.x, point.y)),
-  },
-);
-const painting = new Painting(stage, store, api, state.painted, {
-  veil: () => brushed().id,
+  refresh: () => stage.refresh(),
+  another: () => stage.another(),
   photo: () => wall.photo,
-  shown: () => showAnew(),
+  onPhoto: () => ({ photo: wall.photo.id, ...base.body }),
+  stroke: () => painting?.shown,
+  painted: (answer) => painting.take(answer),
+  promises: (list) => words.promise(list),
+  opened,
+  dropped: (name, edit) => say(`“${name}” was dropped.`, { action: () => undo(false, edit) }),
+});
+const { store, api } = held;
+watch(store);
+const take = (fn, label) => held.take(fn, label);
+const open = (id) => held.open(id);
+const peek = (effect, said) => held.peek(effect, said);
+const { stage, body } = benchStage(root, held, {
+  ...{ find, wall, marked },
+  painting: () => painting,
+  plain(tones) {
+    plainTones = tones;
+    panel?.tones(plainTones);
+  },
+  finished: () => live.changed(),
+});
+painting = new Painting(stage, store, api, state.painted, {
+  veil: () => held.brushed.id,
+  photo: () => wall.photo,
+  shown: () => held.showAnew(),
 });
 const handles = new Handles(stage);
-const words = new Words(find, state, (fn, what) => take(fn, what));
-const live = new Live(
-  find,
-  () => `${api}/render`,
-  () => (painting.storing ? null : request()),
-  state.limits,
-);
-const trace = new Trace(
-  find("trace"),
-  stage,
-  {
-    address: `${api}/trace`,
-    body: () => ({ ...onPhoto(), effect }),
-    named: ({ bundle }) => (bundle === 0 ? base.name : ""),
-  },
-  {
-    flash: (step) => peek(step && changed(effect, step.veil, { lifted: true }), step && `Without “${step.name}”`),
-    open: (step) => veilOf(step.veil) && open(step.veil),
-  },
-);
-
-const onPhoto = () => ({ photo: wall.photo.id, ...base.body });
-const request = () => requested(page, effect, onPhoto(), painting.shown);
-
-/** Shows an effect on the stage without taking it; null for the one that is there. */
-function peek(other, words = "") {
-  if (!other && !page.peeked) return;
-  page = peekedAt(page, other);
-  hint(words);
-  stage.another();
-}
-
-/** Changes the effect by a function of it; stores that where a label says what was done. */
-function take(fn, label) {
-  const stored = label ? store.change(fn, label) : store.hold(fn);
-  effect = store.doc;
-  page = peekedAt(page, null);
-  if (label) show();
-  else showSoon();
-  stage.refresh(!label);
-  trace.changed();
-  return stored;
-}
-
-/** A state as it is stored, taken whole. */
-function took(answer, differs) {
-  const painted = painting.take(answer);
-  words.promise(answer.promises);
-  effect = store.doc;
-  if (differs || painted) (show(), redraw()); // else what is being typed stays
-}
-
-/** Asks anew for the picture and for what is told of it. */
-function redraw() {
-  stage.refresh();
-  trace.changed();
-}
-
+const words = new Words(find, state, take);
+const live = new Live(find, () => `${api}/render`, body, state.limits);
+const trace = benchTrace(find("trace"), stage, held, () => base);
 const base = underneath(find("under"), state, () => {
   stage.another();
   trace.changed();
 });
-const selection = new Selection(find("selection"), { effect: () => effect, take, changed: () => show() });
-
+const selection = new Selection(find("selection"), { effect: () => held.effect, take, changed: () => show() });
 const rail = new Rail(find("veils"), {
   pick(id) {
     selection.clear();
-    open(page.openId === id ? null : id);
+    open(held.openId === id ? null : id);
   },
   select: (id, range) => selection.toggle(id, range),
-  hem(id, opacity, rests) {
-    take((e) => changed(e, id, { opacity }), rests && `opacity of ${veilOf(id).name}`);
-  },
-  move(id, index) {
-    if (effect.veils[index]?.id !== id) take((e) => placedAt(e, id, index), `move ${veilOf(id).name}`);
-  },
+  hem: (id, opacity, rests) => held.opacity(id, opacity, rests),
+  move: (id, index) => held.move(id, index),
 });
-
 const { button: hang, chooser } = hanging(find("kinds"), state, kinds, {
   address: `${api}/render`,
-  request: onPhoto,
-  effect: () => effect,
-  openId: () => page.openId,
-  peek,
-  take,
-  open,
+  request: () => held.views.onPhoto(),
+  effect: () => held.effect,
+  openId: () => held.openId,
+  ...{ take, open, peek },
 });
 find("veils").append(hang);
 
-function open(id) {
-  const side = id === page.openId && panel ? panel.side : "Settings";
-  page = opened(page, id);
-  panel = null;
-  const veil = id && veilOf(id);
-  if (veil) {
-    panel = veilPanel(id, side, state, {
-      ...{ stage, painting, take, veilOf, lift, drop, peek, close, undo },
-      effect: () => effect,
-      kindOf: (v) => kinds.get(v.kind),
-      look: see,
-      side: () => panel && showHandles(),
-    });
-    if (plainTones) panel.tones(plainTones);
-  }
-  showAnew();
+/** Shows the panel of a veil that was opened; the same side of it where it was open already. */
+function opened(id) {
+  const side = id === panel?.id ? panel.side : "Settings";
+  panel = held.veilOf(id) ? panelOf(id, side) : null;
+  if (plainTones) panel?.tones(plainTones);
+}
+
+function panelOf(id, side) {
+  const made = veilPanel(id, side, state, {
+    ...{ stage, painting, take, close, undo, peek },
+    veilOf: (of) => held.veilOf(of),
+    lift: (of) => held.lift(of),
+    drop: (of) => held.drop(of),
+    effect: () => held.effect,
+    kindOf: (v) => kinds.get(v.kind),
+    look: (way) => held.see(way),
+    side: () => panel && showHandles(),
+  });
+  return Object.assign(made, { id });
+}
+
+function pickVeil(id) {
+  if (id) open(id);
+  rail.focus(id);
 }
 
 /** Closes the open veil; the keys go back to its cloth. */
 function close() {
-  const id = column.root.contains(document.activeElement) && page.openId;
+  const id = column.root.contains(document.activeElement) && held.openId;
   open(null);
   if (id) rail.focus(id);
 }
 
-/** Another way to look at the open veil. */
-function see(way) {
-  page = seen(page, way);
-  showAnew();
-}
-
-const showAnew = () => (show(), stage.refresh());
-
 function showHandles() {
-  const veil = panel && veilOf(page.openId);
+  const veil = panel && held.veilOf(held.openId);
   const takeOf = (of, what) => take((e) => changedBy(e, veil.id, of), what && `${what} of ${veil.name}`);
   handles.show(veil ? handlesOf(veil, kinds.get(veil.kind), state.masks.kinds, panel.side, takeOf) : []);
 }
 
-function lift(id) {
-  const veil = veilOf(id);
-  if (veil) take((e) => changed(e, id, { lifted: !veil.lifted }), `${veil.lifted ? "let down" : "lift"} ${veil.name}`);
-}
-
-async function drop(id) {
-  const veil = veilOf(id);
-  const stored = veil && (await take((e) => dropped(e, id), `drop ${veil.name}`));
-  if (stored) say(`“${veil.name}” was dropped.`, { action: () => undo(false, stored.undo.edit) });
-}
-
-const showSoon = inNextFrame(show);
 function show() {
-  page = fitted(page, effect);
-  const { openId, way } = page;
+  const { openId, way } = held.fit();
+  const { effect, brushed: under } = held;
   if (!openId) panel = null;
-  rail.show(
-    cloths(effect, kinds, (id) => selection.has(id)),
-    openId,
-  );
+  const isPicked = (id) => selection.has(id);
+  rail.show(cloths(effect, kinds, isPicked), openId);
   column.show(panel?.element ?? null);
-  const under = brushed();
   const painted = painting.has(under?.id);
-  panel?.show(veilOf(openId), { painted, way, effect });
+  panel?.show(held.veilOf(openId), { painted, way, effect });
   showHandles();
   painting.armFor(under);
-  stage.maskButton(painted || marked.has(page.openId) || (under !== undefined && under.mask.cover !== "everywhere"));
+  stage.maskButton(painted || marked.has(openId) || (under !== undefined && under.mask.cover !== "everywhere"));
   hint();
   find("rail-count").textContent = counted(effect);
   hang.hidden = effect.veils.length >= state.maxVeils;
@@ -264,10 +165,10 @@ function show() {
 }
 
 /** What is looked at, in words; and what to do first, by the brush. */
-function hint(words) {
-  const under = brushed();
+function hint(said) {
+  const under = held.brushed;
   painting.brush.hint(under && !painting.has(under.id) && under.mask.cover === "brush-on" ? hiddenHint(under) : "");
-  stage.label(words || wayWords(page.way, veilOf(page.openId)));
+  stage.label(said || wayWords(held.page.way, held.veilOf(held.openId)));
 }
 
 async function undo(redo, edit) {
@@ -275,7 +176,7 @@ async function undo(redo, edit) {
   const answer = await takeBackIn(store, send, `${api}/undo?photo=${photo}`, { redo, ...(edit && { edit }) });
   if (!answer) return;
   say(answer.said);
-  open(veilOf(page.openId) ? page.openId : null); // its editors begin anew with what came back
+  open(held.veilOf(held.openId) ? held.openId : null); // its editors begin anew with what came back
 }
 
 async function choosePhoto(next) {
@@ -286,36 +187,25 @@ async function choosePhoto(next) {
   painting.forget();
   show();
   stage.another();
-  const answer = await store.ask(() => send("GET", `${api}?photo=${next.id}`));
-  if (answer && wall.photo === next) redraw();
+  const answer = await store.ask(() => held.onPhoto(next));
+  if (answer && wall.photo === next) held.views.redraw();
 }
 
-listenVariants(column, find("variants-open"), api, { effect: () => effect, saved: () => store.settled(), peek, take });
+const settled = () => store.settled();
+listenVariants(column, find("variants-open"), api, { effect: () => held.effect, saved: settled, peek, take });
 listenUndo(undo);
-listenExports(
-  document.querySelectorAll("[data-format]"),
-  (format) => `${api}/export?photo=${wall.photo.id}&format=${format}`,
-);
-
+const exported = (format) => `${api}/export?photo=${wall.photo.id}&format=${format}`;
+listenExports(document.querySelectorAll("[data-format]"), exported);
 listen(
   benchKeys({
-    stage,
-    painting,
-    selection,
-    chooser,
-    trace,
-    around,
-    column,
-    see,
-    undo,
-    pick: (place) => effect.veils[place] && (open(effect.veils[place].id), rail.focus(page.openId)),
-    openId: () => page.openId,
-    marked,
-    lift: () => lift(page.openId),
-    drop: () => drop(page.openId),
-    close,
+    ...{ stage, painting, selection, chooser, trace, around, column, undo, marked, close },
+    see: (way) => held.see(way),
+    pick: (place) => pickVeil(held.effect.veils[place]?.id),
+    openId: () => held.openId,
+    lift: () => held.lift(held.openId),
+    drop: () => held.drop(held.openId),
     neighbour: (step) => wall.neighbour(step),
-    seeAgain: () => page.way === "without" && see("all"),
+    seeAgain: () => held.page.way === "without" && held.see("all"),
   }),
 );
 
