@@ -88,6 +88,7 @@ class BenchController {
     model.addAttribute("older", effects.effect(row).isOlder());
     model.addAttribute("follows", effects.followed(id));
     model.addAttribute("sections", kits.sections(row.kitId()));
+    model.addAttribute("formats", PictureFormat.values());
     model.addAttribute("photoList", Photo.list(wall));
     if (wall.isEmpty()) {
       return "making/bench/no-photo";
