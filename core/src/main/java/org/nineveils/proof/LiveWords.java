@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.nineveils.colour.Lab;
+import org.nineveils.proof.measure.Measure;
+import org.nineveils.proof.measure.Measures;
 import org.nineveils.proof.measure.Pair;
 import org.nineveils.proof.measure.PhotoFacts;
 import org.nineveils.proof.measure.Plain;
@@ -32,8 +34,8 @@ public final class LiveWords {
     PhotoFacts facts = PhotoFacts.of(plain);
     out.add(new Line("Skin", skin.map(s -> skin(facts, s)).orElse("none was found")));
     skin.ifPresent(s -> out.add(new Line("It became", became(s))));
-    out.add(new Line("Newly blown", percent(taken, "blown")));
-    out.add(new Line("Newly blocked", percent(taken, "blocked")));
+    out.add(new Line("Newly blown", percent(taken, Measures.BLOWN)));
+    out.add(new Line("Newly blocked", percent(taken, Measures.BLOCKED)));
     return out;
   }
 
@@ -68,8 +70,8 @@ public final class LiveWords {
     return Math.hypot(lab.a(), lab.b());
   }
 
-  private static String percent(Readings taken, String measure) {
-    double value = taken.byMeasure().get(measure).value();
+  private static String percent(Readings taken, Measure measure) {
+    double value = taken.byMeasure().get(measure.id()).value();
     return value < 0.05 ? "nothing" : String.format(Locale.ROOT, "%.1f %% of the photo", value);
   }
 }
