@@ -78,12 +78,22 @@ class MaskEdgeTest {
   @Test
   void aPartOfAShapedMaskIsThatPartOfTheWhole() {
     Mask mask = new Mask(Cover.BRUSH_ON, List.of(), 8, 6);
-    float[] whole = Painter.cover(mask, BAR, PHOTO, PHOTO.area()).values();
-    Area area = new Area(371, 33, 90, 77);
-    float[] part = Painter.cover(mask, BAR, PHOTO, area).values();
-    for (int y = 0; y < 77; y++) {
-      for (int x = 0; x < 90; x++) {
-        assertThat(part[y * 90 + x]).isEqualTo(whole[(33 + y) * 1000 + 371 + x]);
+    Stroke corner = new Stroke(List.of(0.99, 0.395, 1.0, 0.3), 0.06, 0.4, 1, 1, true);
+    Paint paint = new Paint(List.of(BAR.strokes().get(0), corner));
+    float[] whole = Painter.cover(mask, paint, PHOTO, PHOTO.area()).values();
+    List<Area> areas =
+        List.of(
+            new Area(371, 33, 90, 77),
+            new Area(0, 0, 450, 20),
+            new Area(910, 323, 90, 77),
+            new Area(999, 0, 1, 400));
+    for (Area area : areas) {
+      float[] part = Painter.cover(mask, paint, PHOTO, area).values();
+      for (int y = 0; y < area.height(); y++) {
+        for (int x = 0; x < area.width(); x++) {
+          assertThat(part[y * area.width() + x])
+              .isEqualTo(whole[(area.y() + y) * 1000 + area.x() + x]);
+        }
       }
     }
   }

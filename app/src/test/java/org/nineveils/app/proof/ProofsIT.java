@@ -105,8 +105,8 @@ class ProofsIT {
         page.locator("[data-start]").click();
       }
       page.waitForFunction(
-          "() => document.querySelector('[data-count]').textContent === '384 of 384 proofs'",
-          null,
+          "whole => document.querySelector('[data-count]').textContent === whole",
+          "%1$d of %1$d proofs".formatted(sheet(3).whole("total")),
           new Page.WaitForFunctionOptions().setTimeout(150_000));
       assertThat(page.locator("[data-cell]").count()).isBetween(30, 150);
       page.waitForFunction(
@@ -314,7 +314,7 @@ class ProofsIT {
     String csv = new String(kept("csv"), java.nio.charset.StandardCharsets.UTF_8);
     assertThat(csv.lines().findFirst().orElseThrow())
         .startsWith("Section,Effect,Photo,Verdict,For,Remark,\"Newly blown, %\"");
-    assertThat(csv.split("\r\n", -1)).hasSize(24 * 16 + 2);
+    assertThat(csv.split("\r\n", -1)).hasSize(sheet(1).whole("total") + 2);
     assertThat(csv).contains("1 Groundwork,Third of a stop,\"Newborn, blotchy\",within,");
     byte[] pdf = kept("pdf");
     try (var doc = org.apache.pdfbox.Loader.loadPDF(pdf)) {

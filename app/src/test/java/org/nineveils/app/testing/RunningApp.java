@@ -98,10 +98,10 @@ public final class RunningApp {
   }
 
   public void close() {
-    if (session != null) {
+    if (session != null && session.pages().isEmpty()) {
       session.close();
-      session = null;
     }
+    session = null; // a page that outlives the instance closes it when it is put away
     context.close();
   }
 
