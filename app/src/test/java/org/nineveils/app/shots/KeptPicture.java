@@ -34,14 +34,14 @@ final class KeptPicture {
     Files.write(file, packed(now));
   }
 
-  /** In the colours of a palette that is chosen for it: half the bytes, and hardly seen. */
+  /** In the colours of a palette that is chosen for it, and mixed of them: half the bytes. */
   private static BufferedImage few(BufferedImage image) {
     BufferedImage opaque =
         new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_INT_RGB);
     opaque.createGraphics().drawImage(image, 0, 0, null);
     BufferedImage drawn =
         ImageUtil.createIndexed(
-            opaque, COLOURS, null, ImageUtil.DITHER_NONE | ImageUtil.COLOR_SELECTION_QUALITY);
+            opaque, COLOURS, null, ImageUtil.DITHER_DIFFUSION | ImageUtil.COLOR_SELECTION_QUALITY);
     return new BufferedImage(drawn.getColorModel(), drawn.getRaster(), false, null);
   }
 
