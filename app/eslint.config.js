@@ -6,6 +6,7 @@ const SMALL = {
   complexity: ["error", 14],
   "max-len": ["error", { code: 120, ignoreUrls: true, ignoreStrings: true, ignoreTemplateLiterals: true }],
   "max-lines": ["error", LINES],
+  "no-use-before-define": ["error", { functions: false, classes: false, variables: false }],
 };
 
 export default [

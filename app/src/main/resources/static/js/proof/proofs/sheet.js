@@ -49,10 +49,10 @@ function start() {
   let view = "sheet";
   let at = -1; // place among those that went farthest
 
-  const undone = (sentence) => {
+  function undone(sentence) {
     canUndo();
     say(sentence);
-  };
+  }
 
   function aside(part) {
     for (const section of page.querySelectorAll("[data-aside]")) section.hidden = section.dataset.aside !== part;
