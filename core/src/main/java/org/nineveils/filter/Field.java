@@ -160,15 +160,23 @@ public final class Field {
     System.arraycopy(
         plane.values(), plane.index(left, row), to, at + left - first, right - left + 1);
     float outermost = to[at + left - first];
-    float step = right > left ? outermost - to[at + left + 1 - first] : 0;
+    float step = step(left, left + 1, row);
     for (int cell = first; cell < left; cell++) {
       to[at + cell - first] = outermost + step * (left - cell);
     }
     outermost = to[at + right - first];
-    step = right > left ? outermost - to[at + right - 1 - first] : 0;
+    step = step(right, right - 1, row);
     for (int cell = right + 1; cell <= last; cell++) {
       to[at + cell - first] = outermost + step * (cell - right);
     }
+  }
+
+  /** From an inner cell to the outermost one, which may be the only one that is taken. */
+  private float step(int outermost, int inner, int row) {
+    Area known = plane.area();
+    return inner < known.x() || inner >= known.right()
+        ? 0
+        : plane.values()[plane.index(outermost, row)] - plane.values()[plane.index(inner, row)];
   }
 
   /**

@@ -79,14 +79,17 @@ class MaskEdgeTest {
   void aPartOfAShapedMaskIsThatPartOfTheWhole() {
     Mask mask = new Mask(Cover.BRUSH_ON, List.of(), 8, 6);
     Stroke corner = new Stroke(List.of(0.99, 0.395, 1.0, 0.3), 0.06, 0.4, 1, 1, true);
-    Paint paint = new Paint(List.of(BAR.strokes().get(0), corner));
+    Stroke left = new Stroke(List.of(0.0, 0.1, 0.01, 0.3), 0.05, 0.4, 1, 1, true);
+    Paint paint = new Paint(List.of(BAR.strokes().get(0), corner, left));
     float[] whole = Painter.cover(mask, paint, PHOTO, PHOTO.area()).values();
     List<Area> areas =
         List.of(
             new Area(371, 33, 90, 77),
             new Area(0, 0, 450, 20),
             new Area(910, 323, 90, 77),
-            new Area(999, 0, 1, 400));
+            new Area(999, 0, 1, 400),
+            new Area(0, 0, 1, 400),
+            new Area(0, 399, 1000, 1));
     for (Area area : areas) {
       float[] part = Painter.cover(mask, paint, PHOTO, area).values();
       for (int y = 0; y < area.height(); y++) {

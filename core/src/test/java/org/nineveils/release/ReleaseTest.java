@@ -207,7 +207,7 @@ class ReleaseTest {
       swapped[directory + 42 + i] = file[second + 42 + i];
       swapped[second + 42 + i] = file[directory + 42 + i];
     }
-    refused(swapped, "the list at its end");
+    refused(swapped, "cannot be opened");
   }
 
   /** Under these locales, numbers were packed as ٠١ or ۰۱, and letters without their dots. */
