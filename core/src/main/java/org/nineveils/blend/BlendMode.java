@@ -2,6 +2,7 @@ package org.nineveils.blend;
 
 import java.util.Locale;
 import org.nineveils.kernel.Band;
+import org.nineveils.refusal.Ids;
 import org.nineveils.setting.InvalidSetting;
 
 /**
@@ -84,11 +85,7 @@ public enum BlendMode {
    * @throws InvalidSetting if there is none; an unknown mode is never taken for another
    */
   public static BlendMode ofId(String id) {
-    for (BlendMode mode : values()) {
-      if (mode.id().equals(id)) {
-        return mode;
-      }
-    }
-    throw new InvalidSetting("There is no blend mode “%s”.".formatted(id));
+    return Ids.find(values(), BlendMode::id, id)
+        .orElseThrow(() -> new InvalidSetting("There is no blend mode “%s”.".formatted(id)));
   }
 }

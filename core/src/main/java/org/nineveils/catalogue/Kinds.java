@@ -2,6 +2,7 @@ package org.nineveils.catalogue;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import org.nineveils.refusal.Ids;
 import org.nineveils.setting.InvalidSetting;
 import org.nineveils.veil.VeilKind;
 import org.nineveils.veil.colour.Colour;
@@ -41,13 +42,12 @@ public final class Kinds {
    * @throws InvalidSetting naming the id and the kinds there are
    */
   public static VeilKind ofId(String id) {
-    for (VeilKind kind : ALL) {
-      if (kind.id().equals(id)) {
-        return kind;
-      }
-    }
-    throw new InvalidSetting(
-        "There is no kind of veil “%s”; this program knows %s."
-            .formatted(id, ALL.stream().map(VeilKind::id).collect(Collectors.joining(", "))));
+    return Ids.find(ALL, VeilKind::id, id)
+        .orElseThrow(
+            () ->
+                new InvalidSetting(
+                    "There is no kind of veil “%s”; this program knows %s."
+                        .formatted(
+                            id, ALL.stream().map(VeilKind::id).collect(Collectors.joining(", ")))));
   }
 }

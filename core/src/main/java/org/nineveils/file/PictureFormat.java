@@ -3,6 +3,7 @@ package org.nineveils.file;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import org.nineveils.refusal.Ids;
 
 /** The file formats that results are written in, each with an sRGB profile. */
 public enum PictureFormat {
@@ -49,9 +50,7 @@ public enum PictureFormat {
    * @throws PictureException with a sentence if there is none
    */
   public static PictureFormat ofId(String id) {
-    return Arrays.stream(values())
-        .filter(format -> format.id.equals(id))
-        .findFirst()
+    return Ids.find(values(), PictureFormat::id, id)
         .orElseThrow(
             () ->
                 new PictureException(

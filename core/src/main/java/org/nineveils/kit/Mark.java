@@ -1,7 +1,7 @@
 package org.nineveils.kit;
 
 import java.util.Optional;
-import java.util.stream.Stream;
+import org.nineveils.refusal.Ids;
 import org.nineveils.refusal.Refusal;
 
 /**
@@ -48,9 +48,7 @@ public enum Mark {
       return Optional.empty();
     }
     return Optional.of(
-        Stream.of(values())
-            .filter(m -> m.id.equals(id))
-            .findFirst()
+        Ids.find(values(), Mark::id, id)
             .orElseThrow(() -> new Refusal("There is no mark “%s”.".formatted(id))));
   }
 }

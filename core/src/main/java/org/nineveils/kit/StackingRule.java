@@ -1,5 +1,6 @@
 package org.nineveils.kit;
 
+import org.nineveils.refusal.Ids;
 import org.nineveils.refusal.Refusal;
 
 /**
@@ -68,11 +69,7 @@ public enum StackingRule {
    * @throws Refusal with a sentence if there is none
    */
   public static StackingRule ofId(String id) {
-    for (StackingRule rule : values()) {
-      if (rule.id.equals(id)) {
-        return rule;
-      }
-    }
-    throw new Refusal("There is no stacking rule “%s”.".formatted(id));
+    return Ids.find(values(), StackingRule::id, id)
+        .orElseThrow(() -> new Refusal("There is no stacking rule “%s”.".formatted(id)));
   }
 }

@@ -1,5 +1,6 @@
 package org.nineveils.mask;
 
+import org.nineveils.refusal.Ids;
 import org.nineveils.refusal.Refusal;
 
 /** Where a veil covers before anything is painted. */
@@ -44,11 +45,7 @@ public enum Cover {
    * @throws Refusal with a sentence if there is none
    */
   public static Cover ofId(String id) {
-    for (Cover cover : values()) {
-      if (cover.id.equals(id)) {
-        return cover;
-      }
-    }
-    throw new Refusal("There is no mask “%s”.".formatted(id));
+    return Ids.find(values(), Cover::id, id)
+        .orElseThrow(() -> new Refusal("There is no mask “%s”.".formatted(id)));
   }
 }

@@ -1,6 +1,5 @@
 package org.nineveils.mask;
 
-import java.util.List;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
 
@@ -27,7 +26,7 @@ final class Holding {
   static float[] weights(Stroke stroke, Picture plain, Area area) {
     Picture small = SmallPhoto.of(plain);
     float[][] lab = SmallPhoto.lab(small);
-    float[] begun = begun(stroke.points(), small, lab);
+    float[] begun = begun(stroke, small, lab);
     float[] near = near(lab, begun, (float) stroke.holding());
     return small.width() == plain.width()
         ? cut(near, plain, area)
@@ -35,9 +34,9 @@ final class Holding {
   }
 
   /** Mean colour about the first point. */
-  private static float[] begun(List<Double> points, Picture small, float[][] lab) {
-    int cx = place(points.get(0) * small.longSide(), small.width());
-    int cy = place(points.get(1) * small.longSide(), small.height());
+  private static float[] begun(Stroke stroke, Picture small, float[][] lab) {
+    int cx = place(stroke.at(0) * small.longSide(), small.width());
+    int cy = place(stroke.at(1) * small.longSide(), small.height());
     float[] sum = new float[3];
     int count = 0;
     for (int y = cy - AROUND; y <= cy + AROUND; y++) {

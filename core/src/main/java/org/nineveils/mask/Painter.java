@@ -1,6 +1,5 @@
 package org.nineveils.mask;
 
-import java.util.List;
 import org.nineveils.filter.Columns;
 import org.nineveils.picture.Area;
 import org.nineveils.picture.Picture;
@@ -88,15 +87,15 @@ public final class Painter {
     double q = perDab(stroke.flow(), stroke.softness(), step(radius) / radius);
     Dab dab = new Dab(area, box, laid, radius, stroke.softness(), q);
     Pressure pressure = stroke.pressure();
-    List<Double> p = stroke.points();
-    double x = p.get(0) * longSide;
-    double y = p.get(1) * longSide;
+    int numbers = stroke.points().size();
+    double x = stroke.at(0) * longSide;
+    double y = stroke.at(1) * longSide;
     dab.press(pressure, pressure.at(0));
     dab.set(x, y);
     double at = step(radius * pressure.size(pressure.at(0))); // from the last point to the next dab
-    for (int i = 2; i < p.size(); i += 2) {
-      double nx = p.get(i) * longSide;
-      double ny = p.get(i + 1) * longSide;
+    for (int i = 2; i < numbers; i += 2) {
+      double nx = stroke.at(i) * longSide;
+      double ny = stroke.at(i + 1) * longSide;
       double length = Math.hypot(nx - x, ny - y);
       double from = pressure.at(i / 2 - 1);
       while (at <= length) {

@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.List;
+import org.nineveils.refusal.Ids;
 import org.nineveils.refusal.Refusal;
 
 /**
@@ -35,12 +36,8 @@ public record Pressure(List<Double> along, Moves moves) {
      * @throws Refusal with a sentence if nothing does
      */
     public static Moves ofId(String id) {
-      for (Moves moves : values()) {
-        if (moves.id.equals(id)) {
-          return moves;
-        }
-      }
-      throw new Refusal("Pressure moves size or flow, not “%s”.".formatted(id));
+      return Ids.find(values(), Moves::id, id)
+          .orElseThrow(() -> new Refusal("Pressure moves size or flow, not “%s”.".formatted(id)));
     }
   }
 
@@ -48,7 +45,7 @@ public record Pressure(List<Double> along, Moves moves) {
   public static final Pressure NONE = new Pressure(List.of(), Moves.SIZE);
 
   public Pressure {
-    along = List.copyOf(along);
+    along = Numbers.of(along);
     for (double p : along) {
       if (!(p >= 0 && p <= 1)) {
         throw new Refusal("Pressure must be between 0 and 1, but was %s.".formatted(p));
@@ -58,7 +55,7 @@ public record Pressure(List<Double> along, Moves moves) {
 
   /** At a point of the stroke by its number. */
   double at(int point) {
-    return along.isEmpty() ? 1 : along.get(point);
+    return along.isEmpty() ? 1 : ((Numbers) along).at(point);
   }
 
   double size(double pressed) {

@@ -1,5 +1,6 @@
 package org.nineveils.mask;
 
+import org.nineveils.refusal.Ids;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.setting.SettingValues;
 
@@ -40,12 +41,9 @@ public record Rule(RuleKind kind, SettingValues values, Join join, boolean inver
      * @throws Refusal with a sentence if there is none
      */
     public static Join ofId(String id) {
-      for (Join join : values()) {
-        if (join.id.equals(id)) {
-          return join;
-        }
-      }
-      throw new Refusal("Rules are joined by and, or, minus; not by “%s”.".formatted(id));
+      return Ids.find(values(), Join::id, id)
+          .orElseThrow(
+              () -> new Refusal("Rules are joined by and, or, minus; not by “%s”.".formatted(id)));
     }
 
     /** Puts the weight of a rule together with what was selected before it. */

@@ -1,6 +1,7 @@
 package org.nineveils.mask;
 
 import java.util.List;
+import org.nineveils.refusal.Ids;
 import org.nineveils.setting.InvalidSetting;
 
 /** The sorts of rule that this build knows. */
@@ -26,11 +27,8 @@ public final class RuleKinds {
    * @throws InvalidSetting naming the id
    */
   public static RuleKind ofId(String id) {
-    for (RuleKind kind : ALL) {
-      if (kind.id().equals(id)) {
-        return kind;
-      }
-    }
-    throw new InvalidSetting("There is no rule of a mask called “%s”.".formatted(id));
+    return Ids.find(ALL, RuleKind::id, id)
+        .orElseThrow(
+            () -> new InvalidSetting("There is no rule of a mask called “%s”.".formatted(id)));
   }
 }

@@ -38,7 +38,7 @@ public record Stroke(
   private static final double FARTHEST = 3;
 
   public Stroke {
-    points = List.copyOf(points);
+    points = Numbers.of(points);
     if (points.size() < 2 || points.size() % 2 != 0 || points.size() > MAX_NUMBERS) {
       throw new Refusal(
           String.format(
@@ -68,6 +68,11 @@ public record Stroke(
       double flow,
       boolean reveal) {
     this(points, size, softness, strength, flow, reveal, Pressure.NONE, 0);
+  }
+
+  /** A number of its way: x and y in turn. */
+  double at(int i) {
+    return ((Numbers) points).at(i);
   }
 
   /** The same stroke the other way: hiding where it reveals. */

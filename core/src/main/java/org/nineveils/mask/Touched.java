@@ -34,12 +34,11 @@ public final class Touched {
     double top = Double.MAX_VALUE;
     double right = -Double.MAX_VALUE;
     double bottom = -Double.MAX_VALUE;
-    List<Double> p = stroke.points();
-    for (int i = 0; i < p.size(); i += 2) {
-      left = Math.min(left, p.get(i) * longSide - r);
-      right = Math.max(right, p.get(i) * longSide + r);
-      top = Math.min(top, p.get(i + 1) * longSide - r);
-      bottom = Math.max(bottom, p.get(i + 1) * longSide + r);
+    for (int i = 0; i < stroke.points().size(); i += 2) {
+      left = Math.min(left, stroke.at(i) * longSide - r);
+      right = Math.max(right, stroke.at(i) * longSide + r);
+      top = Math.min(top, stroke.at(i + 1) * longSide - r);
+      bottom = Math.max(bottom, stroke.at(i + 1) * longSide + r);
     }
     int x0 = (int) Math.max(within.x(), Math.floor(left));
     int y0 = (int) Math.max(within.y(), Math.floor(top));

@@ -1,5 +1,6 @@
 package org.nineveils.guide;
 
+import org.nineveils.refusal.Ids;
 import org.nineveils.refusal.Refusal;
 
 /** What is made for buyers of a release. */
@@ -48,11 +49,7 @@ public enum GuideFormat {
    * @throws Refusal with a sentence if there is none
    */
   public static GuideFormat ofId(String id) {
-    for (GuideFormat format : values()) {
-      if (format.id.equals(id)) {
-        return format;
-      }
-    }
-    throw new Refusal("There is no guide of the format “%s”.".formatted(id));
+    return Ids.find(values(), GuideFormat::id, id)
+        .orElseThrow(() -> new Refusal("There is no guide of the format “%s”.".formatted(id)));
   }
 }

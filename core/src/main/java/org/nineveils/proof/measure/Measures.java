@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Optional;
 import java.util.zip.CRC32;
+import org.nineveils.refusal.Ids;
 import org.nineveils.region.Regions;
 
 /** The measures that this build knows. */
@@ -70,6 +71,6 @@ public final class Measures {
 
   /** The measure of that id. */
   public static Optional<Measure> ofId(String id) {
-    return ALL.stream().filter(m -> m.id().equals(id)).findFirst();
+    return Ids.find(ALL, Measure::id, id);
   }
 }

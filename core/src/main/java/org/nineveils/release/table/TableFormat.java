@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.nineveils.file.PictureWriter;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.PictureShelf;
+import org.nineveils.refusal.Ids;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.table.ClfText;
 import org.nineveils.table.CubeText;
@@ -65,12 +66,8 @@ public enum TableFormat {
    * @throws Refusal with a sentence if there is none
    */
   public static TableFormat ofId(String id) {
-    for (TableFormat format : values()) {
-      if (format.id.equals(id)) {
-        return format;
-      }
-    }
-    throw new Refusal("There is no table format “%s”.".formatted(id));
+    return Ids.find(values(), TableFormat::id, id)
+        .orElseThrow(() -> new Refusal("There is no table format “%s”.".formatted(id)));
   }
 
   /**

@@ -8,6 +8,7 @@ import org.nineveils.colour.SrgbLoops;
 import org.nineveils.kernel.Band;
 import org.nineveils.kernel.HueStops;
 import org.nineveils.kernel.Kernel;
+import org.nineveils.kernel.Scratch;
 import org.nineveils.setting.NumberSetting;
 import org.nineveils.setting.SettingValues;
 
@@ -20,8 +21,7 @@ final class ColourKernel implements Kernel {
   private static final float SKIN = 0.5f;
 
   /** Room for one thread: planes that bands do not have. */
-  private static final ThreadLocal<float[][]> ROOM =
-      ThreadLocal.withInitial(() -> new float[6 + HueStops.PLANES][Band.CAPACITY]);
+  private static final Scratch ROOM = new Scratch(6 + HueStops.PLANES, 0);
 
   private final float turn;
   private final float scale;
@@ -60,7 +60,7 @@ final class ColourKernel implements Kernel {
 
   @Override
   public void run(Band in, Band out, int n, int x, int y, Band spare) {
-    float[][] room = ROOM.get();
+    float[][] room = ROOM.planes();
     float[][] work = {room[0], room[1], room[2]};
     float[] angle = room[3];
     float[] factor = room[4];

@@ -2,7 +2,7 @@ package org.nineveils.veil.light;
 
 import org.nineveils.colour.CubeRoot;
 import org.nineveils.colour.Oklab;
-import org.nineveils.kernel.Band;
+import org.nineveils.kernel.Scratch;
 
 /**
  * Bends the light above a knee so that what exposure pushes beyond white comes to lie below it: the
@@ -19,8 +19,7 @@ import org.nineveils.kernel.Band;
  * @param weight of the bent light, 0…1
  */
 record Shoulder(float knee, float bend, float weight) {
-  private static final ThreadLocal<float[][]> SCRATCH =
-      ThreadLocal.withInitial(() -> new float[3][Band.CAPACITY + 16]);
+  private static final Scratch ROOM = new Scratch(3, 16);
 
   /** How far down the knee comes at full amount. */
   private static final double REACH = 0.8;
@@ -60,7 +59,7 @@ record Shoulder(float knee, float bend, float weight) {
   void run(float[] r, float[] g, float[] b, float[] most, float[] share, float[][] work, int n) {
     float k = knee;
     float c = bend;
-    float[][] straight = SCRATCH.get();
+    float[][] straight = ROOM.planes();
     cut(r, straight[0], n);
     cut(g, straight[1], n);
     cut(b, straight[2], n);

@@ -6,13 +6,13 @@ import org.nineveils.colour.Luma;
 import org.nineveils.kernel.Band;
 import org.nineveils.kernel.HueStops;
 import org.nineveils.kernel.Kernel;
+import org.nineveils.kernel.Scratch;
 import org.nineveils.setting.SettingValues;
 
 /** Monochrome, colourise, two-way tint; each is left out at amount 0. */
 final class TintKernel implements Kernel {
   /** Room for one thread: what the division among hues needs. */
-  private static final ThreadLocal<float[][]> ROOM =
-      ThreadLocal.withInitial(() -> new float[HueStops.PLANES + 4][Band.CAPACITY]);
+  private static final Scratch ROOM = new Scratch(HueStops.PLANES + 4, 0);
 
   private final float mono;
   private final float[] w = new float[8];
@@ -79,7 +79,7 @@ final class TintKernel implements Kernel {
 
   /** Adds strength · Σ weight · share. */
   private void weigh(Band in, float[] grey, int n, Band lab) {
-    float[][] room = ROOM.get();
+    float[][] room = ROOM.planes();
     float[][] stops = Arrays.copyOf(room, HueStops.PLANES);
     float[][] work = Arrays.copyOfRange(room, HueStops.PLANES, HueStops.PLANES + 3);
     float[] sum = room[HueStops.PLANES + 3];

@@ -1,5 +1,6 @@
 package org.nineveils.app.photo.photos;
 
+import org.nineveils.refusal.Ids;
 import org.nineveils.refusal.Refusal;
 
 /** Whose photos: the maker's test wall or the photographer's desk. */
@@ -18,11 +19,7 @@ public enum Side {
    * @throws Refusal with a sentence if there is none
    */
   static Side ofId(String id) {
-    for (Side side : values()) {
-      if (side.id().equals(id)) {
-        return side;
-      }
-    }
-    throw new Refusal("There is no side “%s” that has photos.".formatted(id));
+    return Ids.find(values(), Side::id, id)
+        .orElseThrow(() -> new Refusal("There is no side “%s” that has photos.".formatted(id)));
   }
 }
