@@ -96,7 +96,7 @@ public class PackingService implements JobKind {
   }
 
   /** With how much worth a look was seen before. */
-  private record Packing(long collection, int seen) {}
+  record Packing(long collection, int seen) {}
 
   @Override
   public Nature nature() {

@@ -10,7 +10,6 @@ import static org.mockito.Mockito.when;
 import org.junit.jupiter.api.Test;
 import org.nineveils.app.base.jobs.JobRun;
 import org.nineveils.app.leaving.collections.Drafts;
-import org.nineveils.document.Json;
 import org.nineveils.refusal.Refusal;
 
 class PackingTest {
@@ -19,9 +18,10 @@ class PackingTest {
   private final PackingService packing =
       new PackingService(null, null, drafts, leaving, null, null, null, null, null, null, null);
 
-  private static JobRun run(String request) {
+  private static JobRun run(long collection, int seen) {
     JobRun run = mock(JobRun.class);
-    when(run.request()).thenReturn(Json.read(request, "The job"));
+    when(run.asked(PackingService.Packing.class))
+        .thenReturn(new PackingService.Packing(collection, seen));
     return run;
   }
 
@@ -31,7 +31,7 @@ class PackingTest {
     Drafts.Snapshot snapshot = mock(Drafts.Snapshot.class);
     when(drafts.snapshot(7)).thenReturn(snapshot);
     when(leaving.check(snapshot)).thenThrow(new Refusal("Nothing was packed. Milk: no veil."));
-    JobRun run = run("{\"collection\": 7, \"seen\": 9}");
+    JobRun run = run(7, 9);
     assertThatThrownBy(() -> packing.run(run)).hasMessageContaining("Milk: no veil");
     verify(run, never()).result(any(), any());
   }
@@ -41,7 +41,7 @@ class PackingTest {
     Drafts.Snapshot snapshot = mock(Drafts.Snapshot.class);
     when(drafts.snapshot(7)).thenReturn(snapshot);
     when(leaving.check(snapshot)).thenReturn(3);
-    JobRun run = run("{\"collection\": 7, \"seen\": 2}");
+    JobRun run = run(7, 2);
     assertThatThrownBy(() -> packing.run(run))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("since you looked");
