@@ -7,8 +7,6 @@ import javax.xml.stream.XMLStreamWriter;
 
 /** XML as it is written, through the JDK's writer, which marks what is no markup. */
 public final class XmlText {
-  private static final XMLOutputFactory WRITERS = XMLOutputFactory.newDefaultFactory();
-
   private XmlText() {}
 
   /** Writes elements. */
@@ -21,7 +19,9 @@ public final class XmlText {
   public static String of(Writing writing) {
     StringWriter text = new StringWriter();
     try {
-      XMLStreamWriter out = WRITERS.createXMLStreamWriter(text);
+      // A factory of one's own: none is said to serve several threads, and tables are written by
+      // two.
+      XMLStreamWriter out = XMLOutputFactory.newDefaultFactory().createXMLStreamWriter(text);
       out.writeStartDocument("UTF-8", "1.0");
       out.writeCharacters("\n");
       writing.to(out);

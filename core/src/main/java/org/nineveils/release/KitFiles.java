@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.nineveils.document.EffectJson;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
@@ -25,6 +26,10 @@ public final class KitFiles {
 
   /** Version of the format that this build writes and the newest it reads. */
   static final int FORMAT_VERSION = 1;
+
+  private static final String[] EFFECT_FIELDS =
+      Stream.concat(Stream.of("name", "file", "variantOf"), OwnJson.NAMES.stream())
+          .toArray(String[]::new);
 
   private KitFiles() {}
 
@@ -171,9 +176,7 @@ public final class KitFiles {
     }
 
     private KitFile.EffectPart effect(Fields f) {
-      List<String> known = new ArrayList<>(List.of("name", "file", "variantOf"));
-      known.addAll(OwnJson.names());
-      f.only(known.toArray(new String[0]));
+      f.only(EFFECT_FIELDS);
       return f.build(
           () ->
               new KitFile.EffectPart(

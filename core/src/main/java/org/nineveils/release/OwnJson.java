@@ -15,6 +15,9 @@ import org.nineveils.veil.Effect;
 
 /** What a maker has noted of an effect, as fields of its entry in a kit file. */
 final class OwnJson {
+  /** Names of the fields. */
+  static final List<String> NAMES = List.copyOf(write(MakersOwn.NONE).keySet());
+
   private OwnJson() {}
 
   /** Names of the fields, each with what a schema says of it. */
@@ -28,10 +31,6 @@ final class OwnJson {
   /** A mark, or none, as a schema says it. */
   static Object mark() {
     return oneOf(Stream.concat(Stream.of(""), Stream.of(Mark.values()).map(Mark::id)).toList());
-  }
-
-  static List<String> names() {
-    return List.copyOf(schema().keySet());
   }
 
   static Map<String, Object> write(MakersOwn own) {
