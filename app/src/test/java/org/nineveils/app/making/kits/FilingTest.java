@@ -13,8 +13,6 @@ import org.nineveils.app.base.fault.Conflict;
 import org.nineveils.app.base.undo.Journal;
 import org.nineveils.app.base.undo.Save;
 import org.nineveils.app.base.undo.Steps;
-import org.nineveils.app.base.undo.TestJournal;
-import org.nineveils.app.testing.Database;
 import org.nineveils.kit.Series;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.refusal.Refusal;
@@ -23,7 +21,7 @@ import org.nineveils.veil.Effect;
 /** Several effects filed at once, and kits made of kits: each act one step of undo. */
 class FilingTest {
   @TempDir Path folder;
-  private Database database;
+  private KitRoom room;
   private Journal journal;
   private KitService kits;
   private EffectService effects;
@@ -36,20 +34,13 @@ class FilingTest {
 
   @BeforeEach
   void open() {
-    database = new Database(folder);
-    journal = TestJournal.on(database);
-    FollowStore follows = new FollowStore(database.client());
-    EffectStore store = new EffectStore(database.client(), follows);
-    KitStore rows = new KitStore(database.client());
-    kits = new KitService(rows, store, journal);
-    effects = new EffectService(store, follows, kits, journal);
-    EffectTagStore tagRows = new EffectTagStore(database.client());
-    tags = new EffectTags(tagRows, effects, journal);
-    OwnStore own = new OwnStore(store, tagRows, new MarkStore(database.client()));
-    Copying copying = new Copying(effects, own, List.of());
-    filing = new Filing(store, kits, effects, copying, journal);
-    ShownStore shown = new ShownStore(database.client());
-    shaping = new Shaping(rows, store, kits, effects, follows, shown, copying, journal);
+    room = new KitRoom(folder);
+    journal = room.journal;
+    kits = room.kits;
+    effects = room.effects;
+    tags = room.tags;
+    filing = room.filing;
+    shaping = room.shaping;
     kit = kits.addKit("Cradle", "newborns");
     looks = kits.sections(kit).get(0).id();
     finish = kits.addSection(kit, "Finish", StackingRule.STACK_FREELY);
@@ -57,7 +48,7 @@ class FilingTest {
 
   @AfterEach
   void close() {
-    database.close();
+    room.close();
   }
 
   private long add(long section, String name) {

@@ -14,32 +14,27 @@ import org.nineveils.app.base.fault.Conflict;
 import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.undo.Asked;
 import org.nineveils.app.base.undo.Save;
-import org.nineveils.app.base.undo.TestJournal;
-import org.nineveils.app.testing.Database;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.veil.Effect;
 
 class KitServiceTest {
   @TempDir Path folder;
-  private Database database;
+  private KitRoom room;
   private KitService kits;
   private EffectService effects;
   private long kit;
 
   @BeforeEach
   void open() {
-    database = new Database(folder);
-    var journal = TestJournal.on(database);
-    FollowStore follows = new FollowStore(database.client());
-    EffectStore store = new EffectStore(database.client(), follows);
-    kits = new KitService(new KitStore(database.client()), store, journal);
-    effects = new EffectService(store, follows, kits, journal);
+    room = new KitRoom(folder);
+    kits = room.kits;
+    effects = room.effects;
     kit = kits.addKit("Cradle", "newborns");
   }
 
   @AfterEach
   void close() {
-    database.close();
+    room.close();
   }
 
   private long section(String name) {

@@ -12,9 +12,6 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.nineveils.app.base.undo.Journal;
-import org.nineveils.app.base.undo.TestJournal;
-import org.nineveils.app.testing.Database;
 import org.nineveils.kit.Against;
 import org.nineveils.kit.MakersOwn;
 import org.nineveils.kit.Mark;
@@ -46,58 +43,41 @@ class WhatAnEffectCarriesTest {
       new MakersOwn(List.of("window light", "grey"), true, Optional.of(Mark.UNSURE));
 
   @TempDir Path folder;
-  private Database database;
+  private KitRoom room;
   private KitService kits;
-  private EffectService effects;
   private OwnStore own;
-  private MarkStore marks;
-  private WornRules rules;
-  private Shaping shaping;
-  private Carried carried;
   private long kit;
   private long effect;
 
   @BeforeEach
   void open() {
-    database = new Database(folder);
-    Journal journal = TestJournal.on(database);
-    FollowStore follows = new FollowStore(database.client());
-    EffectStore store = new EffectStore(database.client(), follows);
-    KitStore rows = new KitStore(database.client());
-    kits = new KitService(rows, store, journal);
-    effects = new EffectService(store, follows, kits, journal);
-    marks = new MarkStore(database.client());
-    own = new OwnStore(store, new EffectTagStore(database.client()), marks);
-    AgainstStore against = new AgainstStore(database.client());
-    Copying copying = new Copying(effects, own, List.of(new SectionsAlong(marks, against)));
-    ShownStore shown = new ShownStore(database.client());
-    shaping = new Shaping(rows, store, kits, effects, follows, shown, copying, journal);
-    rules = new WornRules(kits, rows, against, journal);
-    carried = new Carried(rows, store, kits, effects, own, marks, against, rules, journal);
+    room = new KitRoom(folder);
+    kits = room.kits;
+    own = room.own;
     kit = kits.addKit("Cradle", "newborns");
     long looks = kits.sections(kit).get(0).id();
     long finish = kits.addSection(kit, "Finish", StackingRule.STACK_FREELY);
-    effect = effects.add(looks, "Milk", Effect.empty());
+    effect = room.effects.add(looks, "Milk", Effect.empty());
     own.put(effect, ALL);
-    marks.put("section", finish, Optional.of(Mark.LATER));
-    against.put(looks, finish, true);
+    room.marks.put("section", finish, Optional.of(Mark.LATER));
+    room.against.put(looks, finish, true);
   }
 
   @AfterEach
   void close() {
-    database.close();
+    room.close();
   }
 
   @Test
   void whateverIsStoredOfAnEffectIsSaidToBeCarriedOrNot() {
     List<String> columns =
-        database
+        room.database
             .client()
             .sql("select name from pragma_table_info('effect')")
             .query(String.class)
             .list();
     List<String> tables =
-        database
+        room.database
             .client()
             .sql(
                 """
@@ -116,23 +96,24 @@ class WhatAnEffectCarriesTest {
 
   @Test
   void aCopyOfAKitHasAllThatTheMakerNotedAndItsRules() {
-    long copy = shaping.duplicate(kit, "Cradle again");
+    long copy = room.shaping.duplicate(kit, "Cradle again");
     assertThat(own.inKit(copy).values()).containsExactly(ALL);
     assertKept(copy);
   }
 
   @Test
   void aKitFileHasAllThatTheMakerNotedAndItsRules() {
-    byte[] file = KitFiles.write(new KitFile(List.of(carried.part(kit)), List.of(), Map.of()));
-    long there = carried.take(KitFiles.open(file, "cradle.zip", "").kits(), () -> {}).get(0);
+    byte[] file = KitFiles.write(new KitFile(List.of(room.carried.part(kit)), List.of(), Map.of()));
+    long there = room.carried.take(KitFiles.open(file, "cradle.zip", "").kits(), () -> {}).get(0);
     assertThat(own.inKit(there).values()).containsExactly(ALL);
-    assertThat(own.of(effects.get(effects.ids(there).get(0)))).isEqualTo(ALL);
+    assertThat(own.of(room.effects.get(room.effects.ids(there).get(0)))).isEqualTo(ALL);
     assertKept(there);
   }
 
   private void assertKept(long there) {
     List<Long> sections = kits.sections(there).stream().map(Rows.Section::id).toList();
-    assertThat(marks.inKit("section", there)).isEqualTo(Map.of(sections.get(1), Mark.LATER));
-    assertThat(rules.against(there).get(sections.get(0))).containsExactly(new Against(2, true));
+    assertThat(room.marks.inKit("section", there)).isEqualTo(Map.of(sections.get(1), Mark.LATER));
+    assertThat(room.rules.against(there).get(sections.get(0)))
+        .containsExactly(new Against(2, true));
   }
 }
