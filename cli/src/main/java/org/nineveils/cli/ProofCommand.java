@@ -138,7 +138,7 @@ final class ProofCommand implements Callable<Integer> {
    * alone.
    */
   private Optional<Release.EffectPart> same(Release before, Release.EffectPart part) {
-    return Optional.ofNullable(paths.get(part.path())).map(before::effect);
+    return Optional.ofNullable(paths.get(part.key())).map(before::effect);
   }
 
   private static void print(PrintWriter out, String effect, String photo, String a, String b) {

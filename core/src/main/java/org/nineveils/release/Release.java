@@ -147,13 +147,14 @@ public record Release(
    * An effect of a section.
    *
    * @param name on screens
-   * @param path its file in the package; its key on the photographer's side
+   * @param key what it is known by where it stands: its file in a package, its number in the
+   *     workspace before it is packed, its name where neither is there
    * @param effect the veils and the note
    * @param before small JPEG of a plain photo, empty where there is none
    * @param after the same through the effect
    */
   @SuppressWarnings("ArrayRecordComponent") // file contents, handed over
-  public record EffectPart(String name, String path, Effect effect, byte[] before, byte[] after) {
+  public record EffectPart(String name, String key, Effect effect, byte[] before, byte[] after) {
     /** Long side of its pictures, pixels, and their quality, 0…1. */
     public static final int PICTURE_SIDE = 640;
 
@@ -188,7 +189,7 @@ public record Release(
    */
   public EffectPart effect(String wanted) {
     String name = wanted.strip().toLowerCase(Locale.ROOT);
-    List<EffectPart> found = matching(e -> e.path().equals(wanted.strip()));
+    List<EffectPart> found = matching(e -> e.key().equals(wanted.strip()));
     if (found.isEmpty()) {
       found = matching(e -> e.name().toLowerCase(Locale.ROOT).equals(name));
     }
@@ -208,7 +209,7 @@ public record Release(
               "There are %d effects called “%s”; name one by its file: %s.",
               found.size(),
               wanted,
-              String.join(", ", found.stream().map(EffectPart::path).toList())));
+              String.join(", ", found.stream().map(EffectPart::key).toList())));
     }
     return found.get(0);
   }

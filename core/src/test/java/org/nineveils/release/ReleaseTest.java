@@ -257,7 +257,7 @@ class ReleaseTest {
     assertThat(read.kits().get(0).sections()).hasSize(2);
     Release.EffectPart milk = read.effect("milk");
     assertThat(milk.effect()).isEqualTo(release().effects().get(0).effect());
-    assertThat(milk.path()).isEqualTo("effects/01-willow/01-looks/01-milk.json");
+    assertThat(milk.key()).isEqualTo("effects/01-willow/01-looks/01-milk.json");
     assertThat(milk.before()).isEqualTo(BEFORE);
     assertThat(read.effect("Brown").after()).isEmpty();
   }
@@ -457,7 +457,7 @@ class ReleaseTest {
     Release read = ReleaseReader.read(ReleaseWriter.write(two), "two.zip");
     assertThatThrownBy(() -> read.effect("Milk")).hasMessageContaining("2 effects called “Milk”");
     String path = "effects/02-second/01-looks/01-milk.json";
-    assertThat(read.effect(path).path()).isEqualTo(path);
+    assertThat(read.effect(path).key()).isEqualTo(path);
   }
 
   @Test

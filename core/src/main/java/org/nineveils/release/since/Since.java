@@ -48,7 +48,7 @@ public final class Since {
     Map<String, String> out = new LinkedHashMap<>();
     for (SameEffects.Match match : SameEffects.of(old, now, RenamedKits.of(old, now))) {
       if (match.was() != null && match.own() != null) {
-        out.put(match.was().part().path(), match.own().part().path());
+        out.put(match.was().part().key(), match.own().part().key());
       }
     }
     return out;

@@ -156,7 +156,7 @@ public class SinceService {
     if (part == null || change.now() == null) {
       throw new NotFound("There is no picture of it: the effect is not there.");
     }
-    long id = Long.parseLong(change.now().path());
+    long id = Long.parseLong(change.now().key());
     return looks.look(id, shown.cover(effects.get(id).kitId()), part.effect());
   }
 

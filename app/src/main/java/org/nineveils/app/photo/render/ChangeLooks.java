@@ -34,7 +34,7 @@ public class ChangeLooks {
    */
   public Thumbnails.Small picture(Photo photo, Change change, boolean before, String sha) {
     Release.EffectPart part = side(change, before);
-    return thumbnails.through(photo, sha + "/" + part.path(), part::effect, "", Map::of);
+    return thumbnails.through(photo, sha + "/" + part.key(), part::effect, "", Map::of);
   }
 
   /**

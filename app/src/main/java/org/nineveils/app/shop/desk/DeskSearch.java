@@ -41,9 +41,9 @@ class DeskSearch {
         for (Release.SectionPart section : kit.sections()) {
           String where = "%s, %s".formatted(kit.name(), section.name());
           section.effects().stream()
-              .filter(e -> !only || marked.contains(e.path()))
+              .filter(e -> !only || marked.contains(e.key()))
               .filter(e -> holds(where, e, words))
-              .forEach(e -> out.add(new Found(row, where, e, marked.contains(e.path()))));
+              .forEach(e -> out.add(new Found(row, where, e, marked.contains(e.key()))));
         }
       }
     }

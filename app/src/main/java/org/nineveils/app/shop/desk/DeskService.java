@@ -212,7 +212,7 @@ public class DeskService implements WardrobeSource {
         for (Release.EffectPart effect : section.effects()) {
           Offer offer =
               new Offer(
-                  effect.path(),
+                  effect.key(),
                   effect.name(),
                   kitNumber * SECTIONS_PER_KIT + section.number(),
                   name,
@@ -221,10 +221,10 @@ public class DeskService implements WardrobeSource {
                   against(section, kitNumber * SECTIONS_PER_KIT));
           String small =
               String.format(
-                  Locale.ROOT, "/desk/%d/small?effect=%s&photo={photo}", id, effect.path());
+                  Locale.ROOT, "/desk/%d/small?effect=%s&photo={photo}", id, effect.key());
           String favour =
-              String.format(Locale.ROOT, "/api/desk/%d/favourite?effect=%s&", id, effect.path());
-          boolean is = favoured.contains(effect.path());
+              String.format(Locale.ROOT, "/api/desk/%d/favourite?effect=%s&", id, effect.key());
+          boolean is = favoured.contains(effect.key());
           pieces.add(new Wardrobe.Piece(offer, small, is, favour));
         }
       }

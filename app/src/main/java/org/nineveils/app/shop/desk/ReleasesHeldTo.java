@@ -25,7 +25,7 @@ class ReleasesHeldTo implements HeldTo {
     DeskRow row = desk.get(Long.parseLong(wardrobe.substring(PREFIX.length())));
     return desk.release(row).kits().stream()
         .flatMap(kit -> kit.sections().stream())
-        .filter(s -> s.effects().stream().map(Release.EffectPart::path).anyMatch(key::equals))
+        .filter(s -> s.effects().stream().map(Release.EffectPart::key).anyMatch(key::equals))
         .map(Release.SectionPart::limits)
         .findFirst();
   }

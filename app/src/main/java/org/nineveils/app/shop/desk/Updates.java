@@ -165,7 +165,7 @@ class Updates {
     Map<String, List<Long>> worn = moves.wearing(old.wardrobe());
     List<Touched> out = new ArrayList<>();
     for (Change change : Since.between(desk.release(old), desk.release(now))) {
-      String path = change.old() == null ? "" : change.old().path();
+      String path = change.old() == null ? "" : change.old().key();
       out.add(new Touched(change, worn.getOrDefault(path, List.of())));
     }
     out.sort(Comparator.comparing(t -> t.photos().isEmpty()));
