@@ -77,8 +77,9 @@ final class ApplyCommand implements Callable<Integer> {
 
   @Option(
       names = "--format",
+      completionCandidates = ResultFormats.class,
       description =
-          "format of results: jpg, png, png16 or tif (start: as --out is called; jpg in a folder)")
+          "format of results: ${COMPLETION-CANDIDATES} (start: as --out is called; jpg in a folder)")
   private String format;
 
   @Option(names = "--over", description = "write over a file that is there already")

@@ -18,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.nineveils.blend.BlendMode;
 import org.nineveils.catalogue.Kinds;
+import org.nineveils.file.PictureFormat;
 import org.nineveils.file.PictureReader;
 import org.nineveils.kit.MakersOwn;
 import org.nineveils.kit.StackingRule;
@@ -413,6 +414,14 @@ class MainTest {
     assertThat(apply("Milk", from, to, deep)).isZero();
     assertThat(bits(to.resolve("cat.png"))).isEqualTo(16);
     fails(apply("Milk", from, to, "--deep"), "A JPEG has 8 bits");
+  }
+
+  @Test
+  void theWordsOfAnOptionNameEveryFormat() {
+    nv("apply", "--help");
+    for (PictureFormat format : PictureFormat.values()) {
+      assertThat(out).contains(format.id());
+    }
   }
 
   /** PNG, third edition, 11.2.1: the ninth byte of the header is the depth. */

@@ -234,7 +234,7 @@ class VeilKindContractTest {
       case "soft" ->
           Map.of("smooth", 60.0, "blur", 1.0, "glow", 50.0, "haze", 20.0, "noiseLight", 50.0);
       case "crisp" -> Map.of("sharp", 200.0, "sharpRadius", 2.0, "small", 20.0, "clear", 20.0);
-      default -> Map.of();
+      default -> kind.sample();
     };
   }
 
