@@ -179,10 +179,22 @@ public record Fitting(List<Worn> worn) {
   }
 
   private boolean isWorn(String key) {
-    return worn.stream().anyMatch(w -> w.effect().equals(key));
+    return find(key).isPresent();
   }
 
-  private static Fitting inOrder(List<Worn> worn, Map<String, Offer> offers) {
+  /** An effect as it is worn; empty where it is not. */
+  public Optional<Worn> find(String key) {
+    return worn.stream().filter(w -> w.effect().equals(key)).findFirst();
+  }
+
+  /** The same with one of its effects worn in that way instead. */
+  public Fitting with(Worn otherwise) {
+    return new Fitting(
+        worn.stream().map(w -> w.effect().equals(otherwise.effect()) ? otherwise : w).toList());
+  }
+
+  /** Effects in the order of their sections. */
+  static Fitting inOrder(List<Worn> worn, Map<String, Offer> offers) {
     worn.sort(Comparator.comparing(w -> offers.get(w.effect()), byPlace()));
     return new Fitting(worn);
   }

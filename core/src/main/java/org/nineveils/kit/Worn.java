@@ -125,6 +125,11 @@ public record Worn(
     return new Worn(key, opacity, lifted, changes, paint, byBrush, masks);
   }
 
+  /** This at a share of its opacity, 0…1. */
+  Worn eased(double share) {
+    return new Worn(effect, opacity * share, lifted, changes, paint, byBrush, masks);
+  }
+
   /** This without any paint. */
   public Worn unpainted() {
     return withPaint(Map.of());
