@@ -187,6 +187,11 @@ public record Fitting(List<Worn> worn) {
     return worn.stream().filter(w -> w.effect().equals(key)).findFirst();
   }
 
+  /** The same without paint. */
+  public Fitting unpainted() {
+    return new Fitting(worn.stream().map(Worn::unpainted).toList());
+  }
+
   /** The same with one of its effects worn in that way instead. */
   public Fitting with(Worn otherwise) {
     return new Fitting(

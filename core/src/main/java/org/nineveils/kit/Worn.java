@@ -125,6 +125,11 @@ public record Worn(
     return new Worn(key, opacity, lifted, changes, paint, byBrush, masks);
   }
 
+  /** This lifted or not, and where wanted hidden as a whole until it is brushed on. */
+  public Worn hung(boolean isLifted, boolean hidden) {
+    return new Worn(effect, opacity, isLifted, changes, paint, byBrush || hidden, masks);
+  }
+
   /** This at a share of its opacity, 0…1. */
   Worn eased(double share) {
     return new Worn(effect, opacity * share, lifted, changes, paint, byBrush, masks);

@@ -16,7 +16,11 @@ export function asking(store, api, box, on) {
     if (answer?.ask) {
       const chosen = await askOpposites(box, answer.ask);
       if (chosen) await ask(path, { ...body, answer: chosen });
-    } else if (answer?.said) say(answer.said, { action: () => undo(false, answer.undo.edit) });
+    } else if (answer?.said) {
+      const fresh = { label: "Wear it fresh", run: () => ask("fresh", { effect: answer.back }) };
+      const back = { label: "Undo", run: () => undo(false, answer.undo.edit) };
+      say(answer.said, { actions: answer.back ? [back, fresh] : [back] });
+    }
   }
 
   async function undo(redo, edit) {

@@ -13,13 +13,13 @@ import { hiddenHint } from "../../photo/stage/hint.js";
 import { Rail } from "../rail/rail.js";
 import { asking } from "./asking.js";
 import { batch } from "./batch.js";
+import { beside } from "./beside.js";
 import { Bundle } from "./bundle.js";
 import { Card } from "./card.js";
 import { edits } from "./edits.js";
 import { Held } from "./held.js";
 import { keeping } from "./keep.js";
 import { fittingKeys } from "./keys.js";
-import { Offers } from "./offers.js";
 import { onPage } from "./on-page.js";
 import { fittingStage } from "./on-stage.js";
 import { Painting } from "./painting.js";
@@ -52,7 +52,7 @@ const held = new Held(state, root.dataset.base, savedLine, {
   another: () => stage.another(),
   stroke: () => painting?.request,
   painted: (counts) => painting.take(counts),
-  pins: (all) => pins.take(all),
+  pins: (state) => pins.take(state),
   renewed: (answer) => others.renewed(answer),
   left: (next, address) => others.left(next, address),
   turned(address) {
@@ -69,7 +69,11 @@ const settled = () => store.settled();
 const photos = new Photos(root.querySelector("[data-photos]"), state, {
   leaving: () => painting.brush.finish(),
   settled,
-  shown: (next) => held.turnTo(next),
+  shown(next) {
+    held.turnTo(next);
+    if (next.said) say(next.said, { action: () => undo(false, next.undo.edit) });
+  },
+  ticked: () => passing.ticked(),
 });
 const others = wornTogether(root, state, store, api);
 const { stage, address, body } = fittingStage(root, held, {
@@ -78,13 +82,14 @@ const { stage, address, body } = fittingStage(root, held, {
   pins: () => pins,
   finished: () => live.changed(),
 });
-pins = new Pins(find("pins"), api, state.pins, {
+pins = new Pins(find("pins"), api, state, {
   store,
   get address() {
     return address();
   },
-  peek: (id, words) => held.peek(id && { pin: id }, words),
-  back: (answer, name) => say(`The photo wears “${name}” again.`, { action: () => undo(false, answer.undo.edit) }),
+  look: (body, words) => held.peek(body, words),
+  photo: (id) => photos.all.find((photo) => photo.id === id)?.name ?? "another photo",
+  back: (answer, name) => say(`The photo wears ${name}.`, { action: () => undo(false, answer.undo.edit) }),
   changed: () => stage.comparing.pinsChanged(),
 });
 painting = new Painting(stage, store, api, state.painted, {
@@ -120,20 +125,7 @@ const { ask, undo } = asking(store, api, find("opposites"), {
   undone: () => stage.refresh(), // paint may have changed where nothing else did
 });
 
-const offers = new Offers(root.querySelector(".offers"), {
-  isWorn: (key) => held.isWorn(key),
-  try: (key) => held.try(key),
-  async toggle(key) {
-    await photos.there; // a click on the way to another photo is for that one
-    held.tried();
-    if (held.isWorn(key)) return held.openKey === key ? ask("take-off", { effect: key }) : held.open(key);
-    held.open(key, false);
-    return ask("wear", { effect: key });
-  },
-  wearAll: (section, lifted) => ask("wear-all", { section, lifted }),
-  takeSection: (section) => ask("take-off-section", { section }),
-  resetSection: (section) => ask("reset-section", { section }),
-});
+const { offers, passing, elsewhere } = beside(root, held, { state, photos, ask, undo, pins: () => pins.all });
 const rail = new Rail(find("veils"), {
   pick: (key) => held.pick(key),
   hem(key, opacity, rests) {
@@ -164,6 +156,8 @@ function show() {
     find("veils").style.setProperty("--open-width", `${bundle.width}px`);
   }
   offers.show();
+  passing.show();
+  elsewhere(store.stored.elsewhere);
   find("rail-count").textContent = counted(items);
   for (const name of ["keep-open", "batch-open"]) if (find(name)) find(name).disabled = items.length === 0;
   card.show(piece, fitting, under);
@@ -209,6 +203,7 @@ listen(
     masked: () => held.brushed !== null,
     pick: (place) => held.fitting.worn[place] && held.open(held.fitting.worn[place].effect),
     pin: () => pins.add(),
+    ...{ next: passing.next, before: passing.before },
     trace: () => trace.pick(),
     search: () => find("find").focus(),
   }),

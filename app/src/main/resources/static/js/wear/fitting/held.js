@@ -11,7 +11,8 @@ export class Held {
    * @param base of addresses of fittings
    * @param line (took, retry, redraw) → what a store tells, shown
    * @param views { show(), showSoon(), hint(), redraw(moving), another(), stroke(): what a request says of the
-   *   stroke under the hand, painted(counts): whether that is new, pins(pins), renewed(answer),
+   *   stroke under the hand, painted(counts): whether that is new, pins(state),
+   *   renewed(answer),
    *   left(next, address): whether the page is made anew instead, turned(address) }
    */
   constructor(state, base, line, views) {
@@ -59,6 +60,11 @@ export class Held {
 
   get words() {
     return pageState.words(this.page, this.names);
+  }
+
+  /** Whether an effect comes back as it was on this photo. */
+  isLaidBy(key) {
+    return this.store.stored.laidBy.includes(key);
   }
 
   isWorn(key) {
@@ -125,7 +131,7 @@ export class Held {
     for (const piece of answer.pieces) this.pieces.set(piece.key, piece);
     const painted = this.views.painted(answer.painted);
     this.fitting = this.store.doc;
-    this.views.pins(answer.pins);
+    this.views.pins(answer);
     if (!differs && !painted) return; // what is being typed stays
     this.page = pageState.peekedAt(this.page, null);
     this.views.show();

@@ -7,6 +7,8 @@ export const fittingKeys = (f) => [
   { keys: ["v"], says: "lift or let down the effect", run: f.lift },
   { keys: ["delete"], says: "take the effect off", run: f.takeOff },
   { keys: ["k"], says: "pin what is worn now", run: f.pin },
+  { keys: ["j"], says: "the next photo, wearing what this one wears", run: f.next },
+  { keys: ["h"], says: "wear what the photo before wears", run: f.before },
   { keys: ["t"], says: "trace a spot", run: f.trace },
   { keys: ["e"], says: "the whole window for the photo, and back", run: () => f.around.toggleWhole() },
   { keys: ["/"], says: "find an effect", run: f.search },

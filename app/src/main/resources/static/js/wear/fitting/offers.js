@@ -8,8 +8,8 @@ const TRY_AFTER_MS = 90;
 export class Offers {
   /**
    * @param root element with the sections
-   * @param on { isWorn(key), try(key | null), toggle(key), wearAll(section, lifted), takeSection(section),
-   *   resetSection(section) }
+   * @param on { isWorn(key), isLaidBy(key): whether it comes back as it was, try(key | null), wear(key): puts it
+   *   on, or opens it, wearAll(section, lifted), takeSection(section), resetSection(section) }
    */
   constructor(root, on) {
     this.root = root;
@@ -72,7 +72,13 @@ export class Offers {
   }
 
   show() {
-    for (const [key, button] of this.pieces) button.setAttribute("aria-pressed", String(this.on.isWorn(key)));
+    for (const [key, button] of this.pieces) {
+      button.setAttribute("aria-pressed", String(this.on.isWorn(key)));
+      const laidBy = this.on.isLaidBy(key);
+      button.classList.toggle("is-laid-by", laidBy);
+      if (laidBy) button.setAttribute("aria-description", "As you had it on this photo");
+      else button.removeAttribute("aria-description");
+    }
     for (const scale of this.root.querySelectorAll(".scale")) nameStep(scale, null);
   }
 
@@ -94,7 +100,7 @@ export class Offers {
     button.addEventListener("blur", end);
     button.addEventListener("click", () => {
       clearTimeout(this.pointing);
-      this.on.toggle(key).catch(sayFault);
+      this.on.wear(key).catch(sayFault);
     });
     button.addEventListener("keydown", (event) => {
       const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];

@@ -11,7 +11,7 @@ export function onPage(photo, address) {
   leaveOffers();
   history.replaceState(null, "", address);
   document.querySelector("h1").textContent =
-    `${document.querySelector("[data-go]").selectedOptions[0].text} on ${photo.name}`;
+    `${document.querySelector("[data-go]").selectedOptions[0].dataset.title} on ${photo.name}`;
   document.querySelector(".photo-name").textContent = photo.name;
   for (const option of document.querySelector("[data-go]").options)
     option.value = option.value.replace(/&photo=\d+/, `&photo=${photo.id}`);

@@ -8,19 +8,48 @@ export class Photos {
   /** When the fitting of the photo that was chosen last is shown. */
   there = Promise.resolve();
 
+  /** When the look that was passed on last is stored. */
+  #passed = Promise.resolve();
+
+  /** Photos that are ticked; null while a click goes to one. */
+  ticked = null;
+
   /**
    * @param strip element that takes a button a photo
    * @param state { photo: id of the one that is shown, wardrobe }
    * @param on { leaving(): before another photo comes, settled(): promise of all being stored, shown(state)
-   *   of the fitting of another photo }
+   *   of the fitting of another photo, ticked(): where others are ticked }
    */
   constructor(strip, state, on) {
     Object.assign(this, { state, on });
     this.all = filled(strip);
     this.photo = this.all.find((p) => p.id === state.photo);
     this.wanted = this.photo;
-    for (const photo of this.all) photo.button.addEventListener("click", () => this.#goTo(photo));
+    this.strip = strip;
+    for (const photo of this.all) photo.button.addEventListener("click", () => this.#clicked(photo));
     this.#mark();
+  }
+
+  #clicked(photo) {
+    if (!this.ticked) return this.#goTo(photo);
+    if (photo === this.photo) return;
+    if (!this.ticked.delete(photo)) this.ticked.add(photo);
+    this.#tick();
+  }
+
+  /** Begins or ends ticking; a list ticks those. @param photos null to end */
+  tick(photos) {
+    this.ticked = photos && new Set(photos);
+    this.strip.classList.toggle("is-ticking", Boolean(photos));
+    this.#tick();
+  }
+
+  #tick() {
+    for (const photo of this.all) {
+      if (this.ticked) photo.button.setAttribute("aria-pressed", String(this.ticked.has(photo)));
+      else photo.button.removeAttribute("aria-pressed");
+    }
+    this.on.ticked();
   }
 
   #mark() {
@@ -34,23 +63,51 @@ export class Photos {
   }
 
   neighbour(step) {
-    const { all } = this;
-    this.#goTo(all[(all.indexOf(this.wanted) + step + all.length) % all.length]);
+    this.#goTo(this.#beside(step));
   }
 
-  #goTo(photo) {
+  #beside(step) {
+    const { all } = this;
+    return all[(all.indexOf(this.wanted) + step + all.length) % all.length];
+  }
+
+  /** The photo before this one in the strip; undefined for the first. */
+  get before() {
+    return this.all[this.all.indexOf(this.photo) - 1];
+  }
+
+  /** Goes to the next photo and lets it wear what this one does. */
+  nextWearing() {
+    const from = this.wanted;
+    this.#goTo(this.#beside(1), (photo) => this.#pass(from, photo));
+  }
+
+  /** One look after the other: of photos that are passed quickly each wears what the one before was given. */
+  #pass(from, photo) {
+    const body = { wardrobe: this.state.wardrobe, photo: photo.id, as: from.id };
+    const before = this.#passed;
+    const passed = Promise.all([before, this.on.settled()]).then(() => send("POST", "/api/fittings/as-on", body));
+    this.#passed = passed.catch(() => {}); // told where it is waited for
+    return passed;
+  }
+
+  #goTo(photo, ask = (one) => this.#fitting(one)) {
     if (photo === this.wanted) return;
+    if (this.ticked) this.tick(null);
     this.wanted = photo;
     this.#mark();
     this.on.leaving();
-    this.there = this.#show(photo);
+    this.there = this.#show(photo, ask);
+  }
+
+  #fitting(photo) {
+    return send("GET", `/api/fittings/of?wardrobe=${encodeURIComponent(this.state.wardrobe)}&photo=${photo.id}`);
   }
 
   /** The fitting before is stored first; of several photos that are chosen quickly the last one is shown. */
-  async #show(photo) {
-    const address = `/api/fittings/of?wardrobe=${encodeURIComponent(this.state.wardrobe)}&photo=${photo.id}`;
+  async #show(photo, ask) {
     try {
-      const [state] = await Promise.all([send("GET", address), this.on.settled()]);
+      const [state] = await Promise.all([ask(photo), this.on.settled()]);
       if (this.wanted !== photo) return this.there;
       this.#shown(photo, state);
     } catch (fault) {

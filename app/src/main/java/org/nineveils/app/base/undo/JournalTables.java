@@ -60,7 +60,8 @@ final class JournalTables {
       """
       json_array_length(doc, '$.worn') = 0
       and not exists (select 1 from pin where pin.fitting_id = fitting.id)
-      and not exists (select 1 from fitting_stroke s where s.fitting_id = fitting.id)""";
+      and not exists (select 1 from fitting_stroke s where s.fitting_id = fitting.id)
+      and not exists (select 1 from laid_by l where l.fitting_id = fitting.id)""";
 
   static final List<Table> ALL =
       List.of(
@@ -93,6 +94,7 @@ final class JournalTables {
           table("fitting", ID, "the fitting", counted("row")).idleWhere(PLAIN_FITTING),
           table("together", ID, "what is worn together", plain("row")),
           table("fitting_stroke", ID, "a stroke", plain("row")),
+          table("laid_by", ID, "what an effect had", plain("row")),
           table("pin", ID, "a pin", plain("row")),
           table("swatch", ID, "the swatch", plain("row")),
           table("collection", ID, "the collection", counted("row")),

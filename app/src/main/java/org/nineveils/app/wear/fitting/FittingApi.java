@@ -47,6 +47,7 @@ class FittingApi {
   private final StageRenderer stage;
   private final Tracer tracer;
   private final Pins pins;
+  private final LaidBy laidBy;
   private final FittingStates states;
   private final Journal journal;
 
@@ -58,6 +59,7 @@ class FittingApi {
       StageRenderer stage,
       Tracer tracer,
       Pins pins,
+      LaidBy laidBy,
       FittingStates states,
       Journal journal) {
     this.fittings = fittings;
@@ -67,6 +69,7 @@ class FittingApi {
     this.stage = stage;
     this.tracer = tracer;
     this.pins = pins;
+    this.laidBy = laidBy;
     this.states = states;
     this.journal = journal;
   }
@@ -84,17 +87,29 @@ class FittingApi {
     return state(id);
   }
 
-  /** Puts an effect on; “ask” in the answer is a question, and then nothing was changed. */
+  /**
+   * Puts an effect on; “ask” in the answer is a question, and then nothing was changed; “back” is
+   * the effect where it came back as it was before.
+   */
   @PostMapping("/wear")
   Map<String, Object> wear(@PathVariable("id") long id, @RequestBody String body) {
     Fields f = Json.read(body, "The request");
-    Fitting.Change change = fittings.wear(id, f.text("effect"), answer(f.text("answer", "none")));
-    if (change.asks().isEmpty()) {
-      return said(change.said(), id);
-    }
+    String key = f.text("effect");
+    boolean known = laidBy.keys(id).contains(key);
+    Fitting.Change change = fittings.wear(id, key, answer(f.text("answer", "none")));
     Map<String, Object> out = new LinkedHashMap<>(state(id));
-    out.put("ask", change.said());
+    out.put(change.asks().isEmpty() ? "said" : "ask", change.said());
+    if (known && change.asks().isEmpty()) {
+      out.put("back", key);
+    }
     return out;
+  }
+
+  /** Lets an effect that came back as it was be as it goes on. */
+  @PostMapping("/fresh")
+  Map<String, Object> fresh(@PathVariable("id") long id, @RequestBody String body) {
+    fittings.fresh(id, Json.read(body, "The request").text("effect"));
+    return said("It is as it goes on: nothing turned, nothing brushed.", id);
   }
 
   private static Fitting.Answer answer(String word) {
@@ -249,6 +264,9 @@ class FittingApi {
 
   /** The fitting that a request names, painted. */
   private Fitting wanted(long id, Fields f) {
+    if (f.has("mix")) {
+      return pins.mix(id, f.object("mix"));
+    }
     return f.has("pin")
         ? pins.fitting(id, f.whole("pin"))
         : withStroke(f, fittings.painted(id, FittingJson.parse(f.object("fitting"))));

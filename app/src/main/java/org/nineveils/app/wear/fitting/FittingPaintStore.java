@@ -1,7 +1,5 @@
 package org.nineveils.app.wear.fitting;
 
-import java.util.ArrayList;
-import java.util.List;
 import org.nineveils.app.base.paint.ParsedStrokes;
 import org.nineveils.app.base.paint.StrokeRows;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -23,15 +21,10 @@ class FittingPaintStore {
     return rows;
   }
 
-  /** Takes away what was brushed on effects that are not among these. */
-  void keepOnly(long fitting, List<String> keys) {
-    String marks = String.join(", ", keys.stream().map(k -> "?").toList());
-    List<Object> values = new ArrayList<>(List.of(fitting));
-    values.addAll(keys);
-    db.sql(
-            "delete from fitting_stroke where fitting_id = ? and effect not in (%s)"
-                .formatted(marks))
-        .params(values)
+  /** Takes away what was brushed on an effect. */
+  void remove(long fitting, String key) {
+    db.sql("delete from fitting_stroke where fitting_id = ? and effect = ?")
+        .params(fitting, key)
         .update();
   }
 }

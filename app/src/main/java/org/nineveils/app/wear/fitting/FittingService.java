@@ -1,7 +1,6 @@
 package org.nineveils.app.wear.fitting;
 
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -19,6 +18,7 @@ import org.nineveils.kit.Combination;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Offer;
 import org.nineveils.kit.Worn;
+import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Service;
 
 /** Fittings: one per wardrobe and photo, made when first looked at. */
@@ -26,13 +26,19 @@ import org.springframework.stereotype.Service;
 public class FittingService {
   private final FittingStore store;
   private final FittingPaintStore strokes;
+  private final LaidBy laidBy;
   private final Journal journal;
   private final Wardrobes wardrobes;
 
   FittingService(
-      FittingStore store, FittingPaintStore strokes, Journal journal, Wardrobes wardrobes) {
+      FittingStore store,
+      FittingPaintStore strokes,
+      LaidBy laidBy,
+      Journal journal,
+      Wardrobes wardrobes) {
     this.store = store;
     this.strokes = strokes;
+    this.laidBy = laidBy;
     this.journal = journal;
     this.wardrobes = wardrobes;
   }
@@ -124,7 +130,7 @@ public class FittingService {
   }
 
   /**
-   * Saves a fitting as a whole, but for its paint; what was brushed on effects taken off goes.
+   * Saves a fitting as a whole, but for its paint.
    *
    * @throws Conflict with a sentence if the fitting was changed meanwhile
    */
@@ -137,25 +143,18 @@ public class FittingService {
         () -> {
           Fitting met =
               store
-                  .meeting(id, save, unpainted(fitting))
+                  .meeting(id, save, fitting.unpainted())
                   .orElseThrow(() -> Conflict.stale("This fitting"));
           return put(id, met);
         });
   }
 
-  /** Stores what the photo wears; paint of what it does not wear goes. */
+  /** Stores what the photo wears; what comes off is laid by. */
   Fitting put(long id, Fitting fitting) {
-    store.store(id, unpainted(fitting));
-    strokes.keepOnly(id, keys(fitting));
+    FittingRow row = get(id);
+    laidBy.between(id, unpainted(row), fitting, () -> wardrobe(row).effects());
+    store.store(id, fitting.unpainted());
     return fitting;
-  }
-
-  private static Fitting unpainted(Fitting fitting) {
-    return mapped(fitting, Worn::unpainted);
-  }
-
-  private static List<String> keys(Fitting fitting) {
-    return fitting.worn().stream().map(Worn::effect).toList();
   }
 
   /** Lets the photo wear another state, paint and all. */
@@ -164,9 +163,9 @@ public class FittingService {
         scope(id),
         label,
         () -> {
-          store.store(id, unpainted(fitting));
-          strokes.keepOnly(id, List.of());
+          put(id, fitting);
           for (Worn w : fitting.worn()) {
+            strokes.remove(id, w.effect());
             w.paint().forEach((veil, p) -> strokes.rows().put(id, w.effect(), veil, p));
           }
           return null;
@@ -212,7 +211,8 @@ public class FittingService {
         scope(id),
         label,
         () -> {
-          Fitting.Change change = rule.apply(unpainted(get(id)));
+          Fitting before = unpainted(get(id));
+          Fitting.Change change = laidBy.back(id, before, rule.apply(before));
           if (change.asks().isEmpty()) {
             put(id, change.fitting());
           }
@@ -237,8 +237,28 @@ public class FittingService {
         "reset a section",
         () -> {
           Fitting before = unpainted(get(id));
-          strokes.keepOnly(id, keys(before.withoutSection(section, wardrobe.offers())));
+          Fitting without = before.withoutSection(section, wardrobe.offers());
+          before.worn().stream()
+              .map(Worn::effect)
+              .filter(key -> without.find(key).isEmpty())
+              .forEach(key -> strokes.remove(id, key));
           return put(id, before.withSectionFresh(section, wardrobe.offers(), wardrobe.effects()));
+        });
+  }
+
+  /** Lets an effect be as it goes on: at its start opacity, nothing turned or brushed. */
+  public void fresh(long id, String key) {
+    Wardrobe wardrobe = wardrobe(get(id));
+    Effect effect = wardrobe.effects().apply(key);
+    if (effect == null) {
+      throw new NotFound("This effect is no longer here.");
+    }
+    journal.edit(
+        scope(id),
+        "wear %s fresh".formatted(wardrobe.offers().get(key).name()),
+        () -> {
+          strokes.remove(id, key);
+          return put(id, unpainted(get(id)).with(Worn.fresh(key, effect.start())));
         });
   }
 

@@ -20,11 +20,16 @@ import org.springframework.stereotype.Component;
 class FittingStates {
   private final FittingService fittings;
   private final Pins pins;
+  private final LaidBy laidBy;
+  private final WornElsewhere elsewhere;
   private final Journal journal;
 
-  FittingStates(FittingService fittings, Pins pins, Journal journal) {
+  FittingStates(
+      FittingService fittings, Pins pins, LaidBy laidBy, WornElsewhere elsewhere, Journal journal) {
     this.fittings = fittings;
     this.pins = pins;
+    this.laidBy = laidBy;
+    this.elsewhere = elsewhere;
     this.journal = journal;
   }
 
@@ -43,6 +48,9 @@ class FittingStates {
         "pieces", worn(fitting, wardrobe),
         "together", wardrobe.others(),
         "pins", pins.of(row.id()),
+        "pinsBeside", pins.beside(row),
+        "laidBy", laidBy.keys(row.id()),
+        "elsewhere", elsewhere.of(row),
         "undo", Undo.of(journal, FittingService.scope(row.id())));
   }
 

@@ -65,6 +65,22 @@ class FittingStore {
     return out;
   }
 
+  /** What a photo wears of one wardrobe. */
+  record Elsewhere(long id, String wardrobe, int worn) {}
+
+  /** Wardrobes but this one that its photo wears something of, the last changed first. */
+  List<Elsewhere> elsewhere(FittingRow row) {
+    return db.sql(
+            """
+            select fitting.id, wardrobe, json_array_length(doc, '$.worn') as worn from fitting
+            left join edit_scope on edit_scope.scope = 'fitting:' || fitting.id
+            where photo_id = ? and fitting.id <> ? and json_array_length(doc, '$.worn') > 0
+            group by fitting.id order by max(edit_scope.edit_id) desc, fitting.id desc""")
+        .params(row.photoId(), row.id())
+        .query(Elsewhere.class)
+        .list();
+  }
+
   void removeOf(String wardrobe) {
     db.sql("delete from fitting where wardrobe = ?").param(wardrobe).update();
   }

@@ -1,6 +1,7 @@
 package org.nineveils.app.wear.fitting;
 
 import java.util.List;
+import org.nineveils.document.Json;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -27,19 +28,35 @@ class MoveStore {
         .update();
   }
 
-  /** Gives the pins of one fitting to another of the same photo. */
-  void adopt(long from, long to) {
+  /**
+   * Gives the pins of one fitting, and what was laid by in it, to another of the same photo.
+   *
+   * @param taken keys of effects that the other has something of itself
+   */
+  void adopt(long from, long to, List<String> taken) {
     db.sql("update pin set fitting_id = ? where fitting_id = ?").params(to, from).update();
+    for (String table : List.of("fitting_stroke", "laid_by")) {
+      db.sql(
+              """
+              update %s set fitting_id = ?
+              where fitting_id = ? and effect not in (select value from json_each(?))"""
+                  .formatted(table))
+          .params(to, from, Json.write(taken))
+          .update();
+    }
   }
 
   void remove(long fitting) {
     db.sql("delete from fitting where id = ?").param(fitting).update();
   }
 
-  /** Keys of effects that something was brushed on in a fitting. */
-  List<String> painted(long fitting) {
-    return db.sql("select distinct effect from fitting_stroke where fitting_id = ?")
-        .param(fitting)
+  /** Keys of effects that something was brushed on in a fitting, or that something is kept of. */
+  List<String> known(long fitting) {
+    return db.sql(
+            """
+            select effect from fitting_stroke where fitting_id = ?
+            union select effect from laid_by where fitting_id = ?""")
+        .params(fitting, fitting)
         .query(String.class)
         .list();
   }
@@ -47,6 +64,12 @@ class MoveStore {
   void rename(long fitting, String effect, String now) {
     db.sql("update fitting_stroke set effect = ? where fitting_id = ? and effect = ?")
         .params(now, fitting, effect)
+        .update();
+    db.sql(
+            """
+            update laid_by set effect = ?, doc = json_set(doc, '$.worn[0].effect', ?)
+            where fitting_id = ? and effect = ?""")
+        .params(now, now, fitting, effect)
         .update();
   }
 

@@ -73,7 +73,8 @@ public class Moves {
       UnaryOperator<String> key = k -> moved(k, own, from, to, keys);
       keyed(row, key);
       if (there != null) {
-        store.adopt(there.id(), row.id()); // it wears nothing now, but its pins are work
+        // it wears nothing now, but its pins, and what it wore, are work
+        store.adopt(there.id(), row.id(), taken(row, key));
         store.remove(there.id());
       }
       store.move(row.id(), own ? to : row.wardrobe(), written(parsed(row.doc()).keyed(key)));
@@ -99,11 +100,18 @@ public class Moves {
     return own ? now : new OtherKey(to, now).written();
   }
 
-  /** Paint and pins under their new keys. */
+  /** Keys by which a fitting has something of an effect, once it is keyed. */
+  private List<String> taken(FittingRow row, UnaryOperator<String> key) {
+    List<String> out = new ArrayList<>(store.known(row.id()));
+    parsed(row.doc()).worn().forEach(w -> out.add(key.apply(w.effect())));
+    return out;
+  }
+
+  /** Paint, what was laid by, and pins under their new keys. */
   private void keyed(FittingRow row, UnaryOperator<String> key) {
-    List<String> painted = store.painted(row.id());
-    painted.forEach(k -> store.rename(row.id(), k, MEANWHILE + key.apply(k)));
-    painted.forEach(k -> store.rename(row.id(), MEANWHILE + key.apply(k), key.apply(k)));
+    List<String> known = store.known(row.id());
+    known.forEach(k -> store.rename(row.id(), k, MEANWHILE + key.apply(k)));
+    known.forEach(k -> store.rename(row.id(), MEANWHILE + key.apply(k), key.apply(k)));
     for (PinStore.Pin pin : store.pins(row.id())) {
       store.change(pin.id(), written(parsed(pin.doc()).keyed(key)));
     }

@@ -32,9 +32,28 @@ class PinStore {
         .list();
   }
 
-  Optional<Pin> find(long fittingId, long id) {
-    return db.sql("select * from pin where fitting_id = ? and id = ?")
-        .params(fittingId, id)
+  /** A pin of another photo. */
+  record Beside(long id, String name, long photoId) {}
+
+  /** Pins of the other photos of a wardrobe, the newest first. */
+  List<Beside> beside(FittingRow row, int most) {
+    return db.sql(
+            """
+            select pin.id, pin.name, fitting.photo_id from pin
+            join fitting on fitting.id = pin.fitting_id
+            where fitting.wardrobe = ? and fitting.id <> ? order by pin.id desc limit ?""")
+        .params(row.wardrobe(), row.id(), most)
+        .query(Beside.class)
+        .list();
+  }
+
+  /** A pin of a wardrobe, on whichever photo. */
+  Optional<Pin> find(String wardrobe, long id) {
+    return db.sql(
+            """
+            select pin.* from pin join fitting on fitting.id = pin.fitting_id
+            where fitting.wardrobe = ? and pin.id = ?""")
+        .params(wardrobe, id)
         .query(Pin.class)
         .optional();
   }

@@ -1,16 +1,22 @@
 package org.nineveils.app.wear.fitting;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
+import java.util.function.Function;
 import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.undo.Journal;
+import org.nineveils.document.Fields;
 import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Fitting;
+import org.nineveils.kit.Mix;
+import org.nineveils.kit.Offer;
 import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Service;
 
 /** Remembered states of a fitting, to compare and to go back to. */
@@ -18,6 +24,9 @@ import org.springframework.stereotype.Service;
 public class Pins {
   /** Most pins of a fitting. */
   static final int MOST = 12;
+
+  /** Most pins of other photos that are offered. */
+  private static final int MOST_BESIDE = 24;
 
   private final PinStore store;
   private final FittingService fittings;
@@ -36,13 +45,22 @@ public class Pins {
         .toList();
   }
 
-  /** What a pin remembers, paint and all. */
+  /** The newest pins of other photos in the same wardrobe: id, name and the photo's id. */
+  List<Map<String, Object>> beside(FittingRow row) {
+    return store.beside(row, MOST_BESIDE).stream()
+        .map(pin -> Json.object("id", pin.id(), "name", pin.name(), "photo", pin.photoId()))
+        .toList();
+  }
+
+  /** What a pin remembers: paint and all for its own photo, without it for another. */
   Fitting fitting(long fitting, long id) {
-    return FittingJson.parse(Json.read(find(fitting, id).doc(), "The pin"));
+    PinStore.Pin pin = find(fitting, id);
+    Fitting kept = FittingJson.parse(Json.read(pin.doc(), "The pin"));
+    return pin.fittingId() == fitting ? kept : kept.unpainted();
   }
 
   private PinStore.Pin find(long fitting, long id) {
-    return store.find(fitting, id).orElseThrow(Pins::gone);
+    return store.find(fittings.get(fitting).wardrobe(), id).orElseThrow(Pins::gone);
   }
 
   /** Remembers what the photo wears now, under the next free letter. */
@@ -78,10 +96,52 @@ public class Pins {
     edit(fitting, "discard a pin", () -> store.remove(fitting, id));
   }
 
-  /** Lets the photo wear again what a pin remembers. */
+  /**
+   * Lets the photo wear again what a pin remembers; of another photo's pin all but the paint, and
+   * what was brushed here on the same effects stays.
+   */
   public void goBack(long fitting, long id) {
-    String name = find(fitting, id).name();
-    fittings.replace(fitting, fitting(fitting, id), "go back to " + name);
+    PinStore.Pin pin = find(fitting, id);
+    if (pin.fittingId() == fitting) {
+      fittings.replace(fitting, fitting(fitting, id), "go back to " + pin.name());
+    } else {
+      Fitting look = fitting(fitting, id);
+      edit(
+          fitting,
+          "wear %s of another photo".formatted(pin.name()),
+          () -> fittings.put(fitting, look) != null);
+    }
+  }
+
+  /**
+   * The fitting between two states.
+   *
+   * @param of “first” and “second”: ids of pins, or 0 for what is worn now; “share” of the second
+   */
+  Fitting mix(long fitting, Fields of) {
+    Fitting first = side(fitting, of.whole("first"));
+    Fitting second = side(fitting, of.whole("second"));
+    FittingRow row = fittings.get(fitting);
+    Map<String, Offer> offers = new LinkedHashMap<>(fittings.wardrobe(row, first).offers());
+    Wardrobe wardrobe = fittings.wardrobe(row, second);
+    offers.putAll(wardrobe.offers());
+    Function<String, Effect> own = fittings.wardrobe(row, first).effects();
+    Function<String, Effect> effects = wardrobe.effects();
+    return Mix.of(
+        first,
+        second,
+        of.number("share"),
+        offers,
+        key -> effects.apply(key) == null ? own.apply(key) : effects.apply(key));
+  }
+
+  private Fitting side(long fitting, int id) {
+    return id == 0 ? fittings.fitting(fittings.get(fitting)) : fitting(fitting, id);
+  }
+
+  /** Lets the photo wear a mix of two states. */
+  void wearMix(long fitting, Fields of) {
+    fittings.replace(fitting, mix(fitting, of), "wear a mix");
   }
 
   private void edit(long fitting, String label, BooleanSupplier work) {

@@ -49,6 +49,13 @@ class PinsApi {
     return state(id);
   }
 
+  /** Lets the photo wear a mix of two states. */
+  @PostMapping("/mix")
+  Map<String, Object> mix(@PathVariable("id") long id, @RequestBody String body) {
+    pins.wearMix(id, Json.read(body, "The request"));
+    return state(id);
+  }
+
   private Map<String, Object> state(long id) {
     return states.of(fittings.get(id));
   }

@@ -71,6 +71,18 @@ abstract class FittingTrial {
         .objects("worn", f -> f);
   }
 
+  /** How many strokes are stored on what the photo wears. */
+  final int strokes() {
+    Fields painted = Json.read(http.get("/api/fittings/" + id()).body(), "").object("painted");
+    int strokes = 0;
+    for (String effect : painted.names()) {
+      for (String veil : painted.object(effect).names()) {
+        strokes += painted.object(effect).whole(veil);
+      }
+    }
+    return strokes;
+  }
+
   final List<String> onTheRail() {
     return page.locator(".veil .name").allInnerTexts().stream()
         .map(t -> t.replaceAll("^\\d+\\W+", ""))

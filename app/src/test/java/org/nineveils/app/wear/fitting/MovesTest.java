@@ -67,6 +67,35 @@ class MovesTest {
         .containsExactly("a2", "b2");
   }
 
+  /** What an effect had is found again by the key that it has in the new one, paint and all. */
+  @Test
+  void whatWasLaidByGoesAlongUnderItsNewKey() {
+    run(
+        "insert into fitting (id, wardrobe, photo_id, doc) values (1, 'release:1', 1, ?)",
+        wearing("a"));
+    run(
+        "insert into fitting (id, wardrobe, photo_id, doc) values (2, 'release:2', 1, ?)",
+        wearing());
+    for (String of : List.of("1 b", "2 b2", "2 c2")) {
+      Object[] parts = {Integer.valueOf(of.substring(0, 1)), of.substring(2)};
+      run(
+          "insert into laid_by (fitting_id, effect, doc) values (?, ?, ?)",
+          parts[0],
+          parts[1],
+          wearing((String) parts[1]));
+      run(
+          "insert into fitting_stroke (fitting_id, effect, veil, place, doc) values (?, ?, '*', 1, '{}')",
+          parts);
+    }
+    moves.move("release:1", "release:2", Map.of("a", "a2", "b", "b2"));
+    LaidByStore laidBy = new LaidByStore(database.client());
+    assertThat(laidBy.keys(1)).containsExactlyInAnyOrder("b2", "c2");
+    assertThat(laidBy.find(1, "b2")).contains(Worn.fresh("b2"));
+    assertThat(texts("select fitting_id || effect from fitting_stroke order by effect"))
+        .as("of what both had, that of the one that goes on stays")
+        .containsExactly("1b2", "1c2");
+  }
+
   @Test
   void aFittingThatWearsSomethingStaysAsItIs() {
     run(
