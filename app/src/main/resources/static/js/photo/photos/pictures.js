@@ -12,7 +12,7 @@ export function picture([id, name, width, height], opens = "") {
   box.className = "picture";
   if (opens) Object.assign(box, { href: `${opens}${id}`, title: "What it holds" });
   box.append(Object.assign(new Image(), { loading: "lazy", alt: name, src: `/photos/${id}/small` }));
-  const field = Object.assign(document.createElement("input"), { value: name, maxLength: NAME });
+  const field = Object.assign(document.createElement("input"), { value: name, defaultValue: name, maxLength: NAME });
   field.setAttribute("aria-label", "Name of the photo");
   field.dataset.rename = `/api/photos/${id}`;
   const off = Object.assign(document.createElement("button"), {

@@ -4,7 +4,6 @@ import { leaveTo, reload } from "../../base/web/leaving.js";
 import { sayAfterReload, sayFault } from "../../base/web/say.js";
 import { takeBack } from "../../base/web/take-back.js";
 import { keepTyped, typeAgain } from "../../base/web/typed.js";
-import { picture } from "./pictures.js";
 
 const ADDRESSES = { wall: "/api/photos/wall", desk: "/api/photos/desk", release: "/api/desk" };
 
@@ -93,17 +92,14 @@ for (const drop of document.querySelectorAll("[data-drop]")) {
   });
 }
 
-for (const wall of document.querySelectorAll("[data-wall]")) {
-  wall.append(...JSON.parse(wall.dataset.wall).map((photo) => picture(photo, wall.dataset.opens)));
-}
-for (const input of document.querySelectorAll("[data-rename]")) {
-  input.addEventListener("change", async () => {
-    try {
-      await send("PUT", input.dataset.rename, { name: input.value });
-      input.defaultValue = input.value;
-    } catch (error) {
-      input.value = input.defaultValue;
-      sayFault(error);
-    }
-  });
-}
+// Of whichever photo: pages hang theirs after this has run.
+document.addEventListener("change", async ({ target: input }) => {
+  if (!input.dataset?.rename) return;
+  try {
+    await send("PUT", input.dataset.rename, { name: input.value });
+    input.defaultValue = input.value;
+  } catch (error) {
+    input.value = input.defaultValue;
+    sayFault(error);
+  }
+});

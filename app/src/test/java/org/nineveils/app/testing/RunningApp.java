@@ -25,7 +25,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
  * The application as browser tests drive it: on a free port of the loopback, with a data folder of
  * its own. One instance with the demo, one without, and one browser serve all tests of a run.
  */
-public final class RunningApp {
+public final class RunningApp implements AutoCloseable {
   private static final List<String> FLAGS =
       List.of(
           "--no-sandbox",
@@ -97,6 +97,7 @@ public final class RunningApp {
     return Integer.parseInt(context.getEnvironment().getProperty("local.server.port"));
   }
 
+  @Override
   public void close() {
     if (session != null && session.pages().isEmpty()) {
       session.close();

@@ -87,6 +87,8 @@ class WalkIT {
 
   private static void startAKitOnOwnPhotos(Page page) {
     page.navigate("/");
+    page.getByText("I make effects").click();
+    page.waitForURL("**/kits");
     assertThat(page.locator("main").innerText()).contains("Start your first kit");
     page.locator("form[data-send='POST /api/kits'] input[name=name]").first().fill("Cradle");
     page.locator("[data-drop=wall] input")

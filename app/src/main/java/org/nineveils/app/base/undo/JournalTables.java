@@ -84,6 +84,8 @@ final class JournalTables {
           table("saved_search", ID, "the search", plain("row")),
           table("photo", ID, "the photo", plain("row")),
           table("photo_tag", ID, "a tag", plain("row")),
+          table("sitting", ID, "the sitting", plain("row")),
+          table("in_sitting", List.of("photo_id"), "a photo of a sitting", plain("row")),
           table("limits", ID, "the limits", plain("row")),
           table("accepted", ID, "what is accepted", plain("row")),
           table("both_wanted", ID, "what is wanted", plain("row")),

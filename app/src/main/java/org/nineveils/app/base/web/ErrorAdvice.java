@@ -137,13 +137,18 @@ class ErrorAdvice {
         request);
   }
 
+  /** Where a page that cannot be shown leads to: from the desk and the shop to the desk. */
+  private static String home(String path) {
+    return path.matches("/(desk|folders|stall)(/.*)?") ? "/desk" : "/";
+  }
+
   private static Object answer(HttpStatus status, String sentence, HttpServletRequest request) {
     if (request.getRequestURI().startsWith("/api/")) {
       return ResponseEntity.status(status)
           .contentType(MediaType.APPLICATION_JSON)
           .body(Map.of("sentence", sentence));
     }
-    ModelAndView page = new ModelAndView("base/web/fault", Map.of("sentence", sentence), status);
-    return page;
+    Map<String, String> told = Map.of("sentence", sentence, "home", home(request.getRequestURI()));
+    return new ModelAndView("base/web/fault", told, status);
   }
 }

@@ -34,8 +34,10 @@ public record SitePage(String address, Head head, String word, boolean linked) {
           in(Head.DESK, "/desk/find", "Find"),
           in(Head.DESK, "/desk/photos", "Photos"),
           in(Head.DESK, "/folders", "Folders"),
+          in(Head.DESK, "/desk/stall", "Stall"),
           in(Head.STALL, "/stall", "Out now"),
           shown("/"),
+          shown("/start"),
           shown("/kits/{id}"),
           shown("/find"),
           shown("/bench/{id}"),
@@ -52,7 +54,8 @@ public record SitePage(String address, Head head, String word, boolean linked) {
           shown("/safe"),
           shown("/log-in"),
           acting("/fitting/of"), // makes a fitting where there is none
-          acting("/desk/fitting/of"));
+          acting("/desk/fitting/of"),
+          acting("/desk/fitting/begin"));
 
   private static SitePage in(Head head, String address, String word) {
     return new SitePage(address, head, word, true);

@@ -35,11 +35,6 @@ class KitsController {
   /** A kit with what its card on the first page shows, and the photo that stands for it. */
   record Card(Rows.Kit kit, long sections, long effects, List<Rows.Head> first, long cover) {}
 
-  @GetMapping("/")
-  String start() {
-    return "redirect:/kits";
-  }
-
   @GetMapping("/kits")
   String all(Model model) {
     List<Card> cards = cards();

@@ -73,7 +73,7 @@ class PhotosController {
   }
 
   /** Takes several photos off at once. */
-  @PostMapping("/api/photos/wall/take-off")
+  @PostMapping({"/api/photos/wall/take-off", "/api/photos/desk/take-off"})
   @ResponseBody
   Map<String, Object> takeOff(@RequestBody String body) {
     List<Long> ids = Json.read(body, "The request").wholes("photos");

@@ -20,11 +20,13 @@ public class Exports implements JobKind {
 
   private final PhotoService photos;
   private final StageRenderer stage;
+  private final SavedResults saved;
   private final Jobs jobs;
 
-  Exports(PhotoService photos, StageRenderer stage, Jobs jobs) {
+  Exports(PhotoService photos, StageRenderer stage, SavedResults saved, Jobs jobs) {
     this.photos = photos;
     this.stage = stage;
+    this.saved = saved;
     this.jobs = jobs;
   }
 
@@ -37,7 +39,17 @@ public class Exports implements JobKind {
   public Job start(Photo photo, Map<String, Object> state, Result how, String name) {
     String file = Answers.named(photo.name(), name) + how.format().suffix();
     String request =
-        Json.write(how.put(Json.object("photo", photo.id(), "state", state, "file", file)));
+        Json.write(
+            how.put(
+                Json.object(
+                    "photo",
+                    photo.id(),
+                    "state",
+                    state,
+                    "stamp",
+                    SavedResults.stamp(state),
+                    "file",
+                    file)));
     String title = "“%s” through “%s”, %s".formatted(photo.name(), name, how.format().words());
     return jobs.start(ID, "photo:" + photo.id(), title, request);
   }
@@ -64,6 +76,7 @@ public class Exports implements JobKind {
             });
     if (made) {
       run.result(file, file);
+      saved.put(photo.id(), request.text("stamp", ""));
       run.said("The picture is ready.");
     }
   }

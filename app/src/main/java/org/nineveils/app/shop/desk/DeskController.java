@@ -7,7 +7,6 @@ import org.nineveils.app.base.undo.Journal;
 import org.nineveils.app.base.undo.Steps;
 import org.nineveils.app.base.undo.Undo;
 import org.nineveils.app.base.web.Uploads;
-import org.nineveils.app.photo.photos.Photo;
 import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.app.photo.photos.Side;
 import org.nineveils.app.photo.render.Answers;
@@ -69,16 +68,10 @@ class DeskController {
   String all(@RequestParam(name = "code", defaultValue = "") String code, Model model) {
     model.addAttribute("code", code);
     model.addAttribute("releases", desk.all().stream().map(this::line).toList());
-    model.addAttribute("photoList", Photo.list(photos.all(Side.DESK)));
+    model.addAttribute("photoCount", photos.count(Side.DESK));
     model.addAttribute("worn", desk.worn());
-    model.addAttribute("undo", Undo.of(journal, PhotoService.scope(Side.DESK)));
     model.addAttribute("deskUndo", Undo.of(journal, DeskService.SCOPE));
     return "shop/desk/desk";
-  }
-
-  @GetMapping("/desk/photos")
-  String photos() {
-    return "redirect:/desk#photos";
   }
 
   @GetMapping("/desk/{id}")
@@ -98,7 +91,7 @@ class DeskController {
     model.addAttribute("marked", desk.favourites(id));
     model.addAttribute("guides", GuideFormat.values());
     model.addAttribute(
-        "wear", photographed ? "/desk/fitting/of?wardrobe=release:" + id : "/desk#photos");
+        "wear", photographed ? "/desk/fitting/of?wardrobe=release:" + id : "/desk/photos");
     model.addAttribute("wearWords", photographed ? "Wear it on a photo" : "Add a photo first");
     return "leaving/collections/release";
   }

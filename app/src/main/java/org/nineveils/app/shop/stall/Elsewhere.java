@@ -11,6 +11,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ArrayBlockingQueue;
@@ -45,6 +46,7 @@ class Elsewhere {
   private static final long FRESH_NANOS = 2_000_000_000L;
   private static final long FIRST_WAIT_MS = 400;
   private static final int LONGEST_ANSWER = 1 << 12;
+  private static final int LONGEST_LIST = 1 << 20;
 
   private final String address;
   private final Duration patience;
@@ -178,6 +180,31 @@ class Elsewhere {
               .formatted(address, answer.status()));
     }
     return Optional.of(new StallService.Handed(letters, "the release", answer.body()));
+  }
+
+  /**
+   * All that is out there; what makes no sense of it is left out.
+   *
+   * @throws Refusal with a sentence where it does not say
+   */
+  List<StallService.Out> out() {
+    if (address.isEmpty()) {
+      return List.of();
+    }
+    Answer answer;
+    try {
+      answer = ask("/stall/out", LONGEST_LIST, patience);
+    } catch (IOException e) {
+      throw new Refusal("The stall at %s does not answer.".formatted(address));
+    }
+    try {
+      if (answer.status() == 200) {
+        return OutJson.parse(new String(answer.body(), StandardCharsets.UTF_8));
+      }
+    } catch (RuntimeException e) {
+      // it talks nonsense
+    }
+    throw new Refusal("The stall at %s does not tell what is out.".formatted(address));
   }
 
   /**

@@ -82,6 +82,13 @@ class StallController {
     return "shop/stall/stall";
   }
 
+  /** All that can be fetched, for another house. */
+  @GetMapping("/stall/out")
+  @ResponseBody
+  Map<String, Object> out() {
+    return OutJson.format(stall.out());
+  }
+
   @GetMapping("/stall/{code}")
   String one(@PathVariable("code") String code, Model model) {
     Card card = card(stall.item(code));

@@ -151,6 +151,42 @@ public class StallService {
         .orElseThrow(() -> new NotFound("This version is no longer at the stall."));
   }
 
+  /**
+   * What can be fetched under a code.
+   *
+   * @param code as it is shown
+   * @param mark of the maker; may be empty
+   * @param effects how many
+   * @param price a line of text; may be empty
+   */
+  public record Out(
+      String code, String name, String version, String mark, int effects, String price) {}
+
+  /** All that can be fetched here. */
+  public List<Out> out() {
+    return all().stream().flatMap(item -> newest(item).map(v -> out(item, v)).stream()).toList();
+  }
+
+  private Out out(StallRows.Item item, StallRows.Version version) {
+    Release release = release(version);
+    return new Out(
+        new StallCode(item.code()).shown(),
+        item.name(),
+        version.version(),
+        release.makersMark(),
+        release.effects().size(),
+        version.price());
+  }
+
+  /**
+   * All that can be fetched from the other house; nothing where there is none.
+   *
+   * @throws org.nineveils.refusal.Refusal with a sentence where it does not say
+   */
+  public List<Out> outElsewhere() {
+    return elsewhere.out();
+  }
+
   /** What is in a version that is or was out. */
   Release release(StallRows.Version version) {
     return open.get(

@@ -16,6 +16,7 @@ import org.nineveils.app.base.jobs.JobRun;
 import org.nineveils.app.base.jobs.Jobs;
 import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.app.photo.render.Result;
+import org.nineveils.app.photo.render.SavedResults;
 import org.nineveils.app.photo.render.StageRenderer;
 import org.nineveils.app.wear.folders.Folders;
 import org.nineveils.app.wear.folders.WatchedFolders;
@@ -23,7 +24,6 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.StackJson;
 import org.nineveils.file.NewFile;
-import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Offer;
 import org.nineveils.kit.Worn;
 import org.nineveils.name.NamePattern;
@@ -48,6 +48,7 @@ class Batches implements JobKind {
   private final Incoming incoming;
   private final Folders folders;
   private final WatchedFolders watched;
+  private final SavedResults saved;
   private final Jobs jobs;
 
   Batches(
@@ -58,6 +59,7 @@ class Batches implements JobKind {
       Incoming incoming,
       Folders folders,
       WatchedFolders watched,
+      SavedResults saved,
       Jobs jobs) {
     this.fittings = fittings;
     this.photos = photos;
@@ -66,6 +68,7 @@ class Batches implements JobKind {
     this.incoming = incoming;
     this.folders = folders;
     this.watched = watched;
+    this.saved = saved;
     this.jobs = jobs;
   }
 
@@ -106,11 +109,13 @@ class Batches implements JobKind {
     if (!wanted.to().isEmpty()) {
       folders.made(wanted.to());
     }
+    Map<String, Object> state = state(row);
     String request =
         Json.write(
             how.put(
                 Json.object(
-                    "state", state(row),
+                    "state", state,
+                    "stamp", SavedResults.stamp(state),
                     "items", items,
                     "look", look(row, wardrobe),
                     "to", wanted.to(),
@@ -152,9 +157,7 @@ class Batches implements JobKind {
 
   /** What a fitting wears as it is applied to other photos. */
   Map<String, Object> state(FittingRow row) {
-    Fitting unpainted =
-        new Fitting(fittings.unpainted(row).worn().stream().map(Worn::unpainted).toList());
-    return StackJson.format(unpainted, fittings.wardrobe(row).effects());
+    return StackJson.format(fittings.unpainted(row), fittings.wardrobe(row).effects());
   }
 
   private List<Object> items(Wanted wanted) {
@@ -208,6 +211,12 @@ class Batches implements JobKind {
       }
     }
     tell(run, all, to);
+    String stamp = run.request().text("stamp", "");
+    for (BatchItem item : all) {
+      if (item.photo() > 0 && (Files.exists(item.result(job)) || Files.exists(item.there(job)))) {
+        saved.put(item.photo(), stamp);
+      }
+    }
     for (BatchItem item : all) {
       Files.deleteIfExists(item.result(job));
       if (!item.file().isEmpty()) {

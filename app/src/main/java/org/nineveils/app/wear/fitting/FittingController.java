@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.context.request.WebRequest;
 
 /** The page of a fitting, for both sides, and its results as files. */
 @Controller
@@ -33,6 +34,7 @@ class FittingController {
   private final Rasters rasters;
   private final FittingStates states;
   private final Wardrobes wardrobes;
+  private final PhotoLooks looks;
 
   FittingController(
       FittingService fittings,
@@ -40,7 +42,9 @@ class FittingController {
       Exports exports,
       Rasters rasters,
       FittingStates states,
-      Wardrobes wardrobes) {
+      Wardrobes wardrobes,
+      PhotoLooks looks) {
+    this.looks = looks;
     this.fittings = fittings;
     this.wardrobes = wardrobes;
     this.photos = photos;
@@ -113,6 +117,12 @@ class FittingController {
     photos.get(photoId);
     FittingRow row = fittings.of(wardrobe, photoId);
     return states.of(row, fittings.wardrobe(row));
+  }
+
+  /** The photo of a fitting in what it wears, small. */
+  @GetMapping("/api/fittings/{id}/small")
+  ResponseEntity<byte[]> small(@PathVariable("id") long id, WebRequest request) {
+    return Answers.jpeg(looks.small(id), request);
   }
 
   /** Starts making the picture at full size. */

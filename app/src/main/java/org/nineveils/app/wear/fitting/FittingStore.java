@@ -81,6 +81,19 @@ class FittingStore {
         .list();
   }
 
+  /** Fittings that wear something, of wardrobes of a sort, the last changed first. */
+  List<FittingRow> dressed(String sort) {
+    return db.sql(
+            """
+            select fitting.* from fitting
+            left join edit_scope on edit_scope.scope = 'fitting:' || fitting.id
+            where wardrobe like ? || ':%' and json_array_length(doc, '$.worn') > 0
+            group by fitting.id order by max(edit_scope.edit_id) desc, fitting.id desc""")
+        .param(sort)
+        .query(FittingRow.class)
+        .list();
+  }
+
   void removeOf(String wardrobe) {
     db.sql("delete from fitting where wardrobe = ?").param(wardrobe).update();
   }

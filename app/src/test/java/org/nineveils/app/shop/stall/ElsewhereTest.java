@@ -18,9 +18,12 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.nineveils.app.base.start.CannotStart;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.release.code.StallCode;
 
 /** A stall of another house that is slow, closed, or talks nonsense. */
 class ElsewhereTest {
+  private static final StallCode CODE = StallCode.draw(new java.security.SecureRandom());
+
   private HttpServer house;
   private Elsewhere elsewhere;
   private final AtomicInteger asked = new AtomicInteger();
@@ -104,6 +107,30 @@ class ElsewhereTest {
     }
     answer = saying(500, "oh");
     assertThat(elsewhere.newest("FIVE")).isEmpty();
+  }
+
+  @Test
+  void ofAListWhatMakesNoSenseIsLeftOut() {
+    answer =
+        saying(
+            200,
+            """
+            {"out": [
+              {"code": "%s", "name": "Low Light", "version": "1.2", "mark": "", "effects": 3, "price": "Free"},
+              {"code": "1", "name": "Low Light", "version": "1.2", "effects": 3},
+              {"name": 7}, {}, 5
+            ]}"""
+                .formatted(CODE.shown()));
+    assertThat(elsewhere.out())
+        .containsExactly(new StallService.Out(CODE.shown(), "Low Light", "1.2", "", 3, "Free"));
+    for (String text : new String[] {"", "[]", "{}", "{\"out\": 5}"}) {
+      answer = saying(200, text);
+      assertThatThrownBy(elsewhere::out).as(text).hasMessageContaining("does not tell what is out");
+    }
+    answer = saying(404, "no");
+    assertThatThrownBy(elsewhere::out).hasMessageContaining("does not tell what is out");
+    answer = dripping();
+    assertThatThrownBy(elsewhere::out).hasMessageContaining("does not answer");
   }
 
   @Test
