@@ -3,7 +3,7 @@ import { element } from "../../base/web/element.js";
 import { send } from "../../base/web/http.js";
 import { leaveTo, reload } from "../../base/web/leaving.js";
 import { NAME } from "../../base/web/rules.js";
-import { sayFault } from "../../base/web/say.js";
+import { sayAfterReload, sayFault } from "../../base/web/say.js";
 
 const root = document.querySelector("[data-desk-photos]");
 const find = (name) => root.querySelector(`[data-desk-${name}]`);
@@ -153,6 +153,9 @@ find("ticked").addEventListener("submit", (event) => {
 });
 find("out").addEventListener("click", () => put(""));
 find("off").addEventListener("click", () =>
-  send("POST", "/api/photos/desk/take-off", { photos: [...ticked] }).then(reload, sayFault),
+  send("POST", "/api/photos/desk/take-off", { photos: [...ticked] }).then(({ said }) => {
+    sayAfterReload(said);
+    reload();
+  }, sayFault),
 );
 choose();

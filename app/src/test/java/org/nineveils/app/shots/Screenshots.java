@@ -9,6 +9,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -249,10 +250,10 @@ class Screenshots {
       page.navigate("/collections/1");
       Path release = Path.of(System.getProperty("java.io.tmpdir"), "nine-veils-shots.zip");
       page.waitForDownload(() -> page.locator("a[download]").first().click()).saveAs(release);
+      page.navigate("/desk/photos");
+      page.locator("[data-drop=desk] input").setInputFiles(sitting());
+      page.getByText("5 photos were added.").waitFor();
       page.navigate("/desk");
-      page.locator("[data-drop=desk] input")
-          .setInputFiles(Path.of("../demo/photos/newborn-yellowish-skin.jpg"));
-      page.getByText("One photo was added.").waitFor();
       page.locator("[data-drop=release] input").setInputFiles(release);
       page.waitForURL("**/desk/*");
       page.getByText("Wear it on a photo").click();
@@ -263,6 +264,32 @@ class Screenshots {
       page.mouse().move(640, 300);
       place.settle();
       shoot(page, "desk");
+      page.keyboard().press("j");
+      page.locator(".said").getByText("As on").waitFor();
+      place.settle();
+      page.navigate("/desk/photos");
+      page.locator("[data-desk-tick]").click();
+      for (int i = 0; i < 3; i++) {
+        page.locator(".desk-group a").nth(i).click();
+      }
+      page.locator("[data-desk-ticked] [name=name]").fill("First week of November");
+      page.locator("[data-desk-ticked]").getByText("Put into a sitting").click();
+      page.locator(".desk-sitting").waitFor();
+      page.mouse().move(640, 60);
+      page.waitForFunction(
+          "() => [...document.querySelectorAll('.desk-group img')].every(i => i.complete)");
+      shoot(page, "desk-photos");
     }
+  }
+
+  private static Path[] sitting() {
+    return Stream.of(
+            "newborn-yellowish-skin",
+            "newborn-brown-skin-even",
+            "newborn-red-blotchy-skin",
+            "pet-ginger-cat",
+            "portrait-brown-skin-window")
+        .map(name -> Path.of("../demo/photos/%s.jpg".formatted(name)))
+        .toArray(Path[]::new);
   }
 }

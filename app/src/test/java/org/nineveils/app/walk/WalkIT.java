@@ -183,8 +183,10 @@ class WalkIT {
   private static void wearAtTheDesk(Page page, Path release) {
     page.navigate("/desk");
     assertThat(page.locator("header").innerText()).doesNotContain("Bench");
+    page.locator(".rooms").getByText("Photos").click();
     page.locator("[data-drop=desk] input").setInputFiles(PHOTO);
     page.getByText("One photo was added.").waitFor();
+    page.locator(".rooms").getByText("Collections").click();
     page.locator("[data-drop=release] input").setInputFiles(release);
     page.waitForURL("**/desk/*");
     assertThat(page.locator("main").innerText())

@@ -17,6 +17,7 @@ import org.nineveils.file.PictureReader;
 import org.nineveils.name.Names;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
+import org.nineveils.refusal.Refusal;
 import org.springframework.stereotype.Service;
 
 /** Takes photos in and gives them out as pictures. */
@@ -152,12 +153,19 @@ public class PhotoService {
         });
   }
 
-  /** Takes several photos of the wall off as one edit. */
-  public void remove(List<Long> ids) {
+  /**
+   * Takes several photos of a side off as one edit.
+   *
+   * @throws Refusal with a sentence if one is of the other side
+   */
+  public void remove(Side side, List<Long> ids) {
     List<Photo> all = ids.stream().distinct().map(this::get).toList();
+    if (all.stream().anyMatch(photo -> !photo.side().equals(side.id()))) {
+      throw new Refusal("These photos are not all of one side; nothing was taken off.");
+    }
     String what = all.size() == 1 ? all.get(0).name() : all.size() + " photos";
     journal.edit(
-        scope(Side.WALL),
+        scope(side),
         "take off " + what,
         () -> {
           all.forEach(photo -> store.remove(photo.id()));

@@ -73,11 +73,11 @@ class PhotosController {
   }
 
   /** Takes several photos off at once. */
-  @PostMapping({"/api/photos/wall/take-off", "/api/photos/desk/take-off"})
+  @PostMapping("/api/photos/{side}/take-off")
   @ResponseBody
-  Map<String, Object> takeOff(@RequestBody String body) {
+  Map<String, Object> takeOff(@PathVariable("side") String side, @RequestBody String body) {
     List<Long> ids = Json.read(body, "The request").wholes("photos");
-    photos.remove(ids);
+    photos.remove(Side.ofId(side), ids);
     return Map.of(
         "said",
         ids.size() == 1 ? "One photo was taken off." : ids.size() + " photos were taken off.");

@@ -19,6 +19,28 @@ class WallIT {
         .toList();
   }
 
+  /** The fields came after the script that listened to them: a new name was shown and lost. */
+  @Test
+  void aPhotoIsCalledOtherwiseWhereItHangs() {
+    try (var observed = RunningApp.demo().page()) {
+      Page page = observed.page();
+      page.navigate("/photos");
+      var name = page.locator("figure[data-photo='2'] [data-rename]");
+      String before = name.inputValue();
+      for (String called : List.of("Called otherwise", before)) {
+        page.waitForResponse(
+            r -> r.url().endsWith("/api/photos/2") && r.status() == 200,
+            () -> {
+              name.fill(called);
+              name.press("Tab");
+            });
+        page.reload();
+        assertThat(name.inputValue()).isEqualTo(called);
+      }
+      assertThat(observed.faults()).isEmpty();
+    }
+  }
+
   @Test
   void photosAreFoundOrderedGroupedAndTaggedSeveralAtATime() {
     try (var observed = RunningApp.demo().page()) {

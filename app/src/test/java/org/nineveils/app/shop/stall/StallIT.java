@@ -37,7 +37,9 @@ class StallIT {
     page.locator("[data-collection][data-ready]").waitFor();
     page.locator("[data-pack]").click();
     page.locator("#pack-all-the-same .primary").click();
-    page.locator(".said").getByText("Packed “").waitFor();
+    page.locator(".said")
+        .getByText("Packed “")
+        .waitFor(new Locator.WaitForOptions().setTimeout(180_000)); // it may wait for its turn
     page.locator("[data-collection][data-ready]").waitFor();
   }
 
