@@ -122,10 +122,6 @@ class Screenshots {
   }
 
   private void moreOfTheBench(Page page, Workplace place) {
-    atTheBench(page, 1, "Lamp on the face", 4);
-    place.settle();
-    place.pick("Dim the room");
-    shoot(page, "bench-handles");
     atTheBench(page, 1, "Honeyed air", 4);
     place.settle();
     place.pick("Warmer");
