@@ -23,8 +23,10 @@ export function wornElsewhere(box, choose, { wardrobe, base, empty }) {
   function told(one) {
     const line = document.createElement("p");
     line.append(`Not seen here: ${one.worn} ${one.worn === 1 ? "effect" : "effects"} of ${one.title}. `);
-    line.append(quietButton("Go on there", () => leaveTo(`${base}${one.id}`)));
-    if (empty()) line.append(quietButton("Wear both", () => both(one)));
+    const ways = document.createElement("span");
+    ways.append(quietButton("Go on there", () => leaveTo(`${base}${one.id}`)));
+    if (empty()) ways.append(quietButton("Wear both", () => both(one)));
+    line.append(ways);
     return line;
   }
 

@@ -51,6 +51,7 @@ class Screenshots {
   void pages() {
     try (var observed = RunningApp.demo().page()) {
       Page page = observed.page();
+      page.setDefaultTimeout(180_000);
       plain(page, "/kits/2", "rack");
       page.locator("[data-section]").nth(1).hover();
       page.locator("[data-section-act=change]").nth(1).click();
@@ -92,6 +93,7 @@ class Screenshots {
   void workplaces() {
     try (var observed = RunningApp.demo().page()) {
       Page page = observed.page();
+      page.setDefaultTimeout(180_000);
       Workplace place = new Workplace(page);
       atTheBench(page, 1, "Oat matte", 3);
       place.settle();
@@ -242,6 +244,7 @@ class Screenshots {
   void desk() {
     try (var observed = RunningApp.demo().page()) {
       Page page = observed.page();
+      page.setDefaultTimeout(180_000);
       Workplace place = new Workplace(page);
       page.navigate("/collections/1");
       Path release = Path.of(System.getProperty("java.io.tmpdir"), "nine-veils-shots.zip");

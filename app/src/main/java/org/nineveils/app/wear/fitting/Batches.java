@@ -24,8 +24,6 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.StackJson;
 import org.nineveils.file.NewFile;
-import org.nineveils.kit.Offer;
-import org.nineveils.kit.Worn;
 import org.nineveils.name.NamePattern;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
@@ -117,7 +115,7 @@ class Batches implements JobKind {
                     "state", state,
                     "stamp", SavedResults.stamp(state),
                     "items", items,
-                    "look", look(row, wardrobe),
+                    "look", LookName.of(fittings.unpainted(row), wardrobe),
                     "to", wanted.to(),
                     "names", wanted.names().text())));
     String title =
@@ -143,16 +141,9 @@ class Batches implements JobKind {
   /** Watches the folder that photos are taken from; gives a sentence. */
   String watch(long fitting, Wanted wanted, Result how) {
     FittingRow row = fittings.get(fitting);
-    String look = look(row, fittings.wardrobe(row));
+    String look = LookName.of(fittings.unpainted(row), fittings.wardrobe(row));
     return watched.watch(
         wanted.from(), new WatchedFolders.Look(state(row), look, wanted.to(), wanted.names(), how));
-  }
-
-  /** What is worn, in the names of results: the effect, or where there are several their kit. */
-  String look(FittingRow row, Wardrobe wardrobe) {
-    List<Worn> worn = fittings.unpainted(row).worn();
-    Offer only = worn.size() == 1 ? wardrobe.offers().get(worn.get(0).effect()) : null;
-    return only == null ? wardrobe.title() : only.name();
   }
 
   /** What a fitting wears as it is applied to other photos. */

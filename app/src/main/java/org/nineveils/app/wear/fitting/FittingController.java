@@ -13,6 +13,7 @@ import org.nineveils.document.KindsJson;
 import org.nineveils.document.PaintJson;
 import org.nineveils.document.StackJson;
 import org.nineveils.file.PictureFormat;
+import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Worn;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -139,9 +140,11 @@ class FittingController {
     }
     Result as = new Result(PictureFormat.ofId(format), quality, discreet);
     Wardrobe wardrobe = fittings.wardrobe(row);
-    Map<String, Object> state = StackJson.format(fittings.fitting(row), wardrobe.effects());
+    Fitting worn = fittings.fitting(row);
+    Map<String, Object> state = StackJson.format(worn, wardrobe.effects());
     Photo photo = photos.get(row.photoId());
-    return Map.of("job", exports.start(photo, state, as, wardrobe.title()).shown());
+    String name = LookName.of(worn, wardrobe);
+    return Map.of("job", exports.start(photo, state, as, name).shown());
   }
 
   /** The paint of a worn effect as a file that the command line takes. */
