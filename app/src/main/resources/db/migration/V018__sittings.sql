@@ -7,11 +7,13 @@ create table sitting (
   unique (side, name_key)
 );
 create table in_sitting (
-  photo_id integer primary key references photo (id) on delete cascade,
+  id integer primary key autoincrement,
+  photo_id integer not null unique references photo (id) on delete cascade,
   sitting_id integer not null references sitting (id) on delete cascade
 );
 -- Looks of which a photo has been saved as a file: a photo's newest, by what stands for the look.
 create table saved_result (
-  photo_id integer primary key references photo (id) on delete cascade,
+  id integer primary key autoincrement,
+  photo_id integer not null unique references photo (id) on delete cascade,
   stamp text not null
 );

@@ -8,6 +8,7 @@ import org.nineveils.app.base.jobs.JobRun;
 import org.nineveils.app.base.jobs.Jobs;
 import org.nineveils.app.photo.photos.Photo;
 import org.nineveils.app.photo.photos.PhotoService;
+import org.nineveils.app.photo.photos.SavedResults;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.StackJson;

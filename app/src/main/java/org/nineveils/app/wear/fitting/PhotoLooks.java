@@ -10,7 +10,7 @@ import java.util.stream.Collectors;
 import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.photo.photos.Photo;
 import org.nineveils.app.photo.photos.PhotoService;
-import org.nineveils.app.photo.render.SavedResults;
+import org.nineveils.app.photo.photos.SavedResults;
 import org.nineveils.app.photo.render.Thumbnails;
 import org.nineveils.document.StackJson;
 import org.nineveils.kit.Fitting;

@@ -1,4 +1,4 @@
-package org.nineveils.app.photo.render;
+package org.nineveils.app.photo.photos;
 
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
@@ -30,8 +30,8 @@ public class SavedResults {
   public void put(long photoId, String stamp) {
     db.sql(
             """
-            insert or replace into saved_result (photo_id, stamp)
-            select id, ? from photo where id = ?""")
+            insert into saved_result (stamp, photo_id) select ?, id from photo where id = ?
+            on conflict (photo_id) do update set stamp = excluded.stamp""")
         .params(stamp, photoId)
         .update();
   }
