@@ -2,6 +2,7 @@ package org.nineveils.app.house.door;
 
 import java.util.Map;
 import java.util.Optional;
+import org.nineveils.app.base.start.CannotStart;
 import org.nineveils.app.base.undo.Journal;
 import org.nineveils.app.making.kits.KitService;
 import org.nineveils.app.photo.photos.PhotoService;
@@ -46,7 +47,10 @@ class FrontDoor {
     this.desk = desk;
     this.photos = photos;
     this.journal = journal;
-    this.setting = setting.isEmpty() ? "" : known(setting);
+    this.setting = setting;
+    if (!setting.isEmpty() && !ROOMS.containsKey(setting)) {
+      throw new CannotStart("nineveils.side is %s; it takes maker or desk.".formatted(setting));
+    }
   }
 
   private static String known(String side) {

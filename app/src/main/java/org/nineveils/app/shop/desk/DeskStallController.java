@@ -3,6 +3,7 @@ package org.nineveils.app.shop.desk;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.nineveils.app.shop.stall.OutJson;
 import org.nineveils.app.shop.stall.StallService;
 import org.nineveils.document.Json;
 import org.nineveils.release.code.StallCode;
@@ -50,18 +51,12 @@ class DeskStallController {
   @ResponseBody
   Map<String, Object> elsewhere() {
     return Json.object(
-        "out",
-        lines(stall.outElsewhere()).stream()
-            .map(
-                l ->
-                    Json.object(
-                        "code", l.out().code(),
-                        "name", l.out().name(),
-                        "version", l.out().version(),
-                        "mark", l.out().mark(),
-                        "effects", l.out().effects(),
-                        "price", l.out().price(),
-                        "here", l.here()))
-            .toList());
+        "out", lines(stall.outElsewhere()).stream().map(DeskStallController::one).toList());
+  }
+
+  private static Map<String, Object> one(Line line) {
+    Map<String, Object> out = OutJson.one(line.out());
+    out.put("here", line.here());
+    return out;
   }
 }

@@ -11,7 +11,7 @@ import org.nineveils.release.Words;
 import org.nineveils.release.code.StallCode;
 
 /** What is out, as one house tells it another. */
-final class OutJson {
+public final class OutJson {
   /** Most that is read of a list. */
   static final int MOST = 500;
 
@@ -21,7 +21,8 @@ final class OutJson {
     return Json.object("out", all.stream().limit(MOST).map(OutJson::one).toList());
   }
 
-  private static Map<String, Object> one(StallService.Out out) {
+  /** One of them as JSON takes it. */
+  public static Map<String, Object> one(StallService.Out out) {
     return Json.object(
         "code", out.code(),
         "name", out.name(),

@@ -257,8 +257,12 @@ public class FittingService {
         scope(id),
         "wear %s fresh".formatted(wardrobe.offers().get(key).name()),
         () -> {
+          Fitting before = unpainted(get(id));
+          if (before.find(key).isEmpty()) {
+            throw new NotFound("The photo no longer wears this effect; nothing was changed.");
+          }
           strokes.remove(id, key);
-          return put(id, unpainted(get(id)).with(Worn.fresh(key, effect.start())));
+          return put(id, before.with(Worn.fresh(key, effect.start())));
         });
   }
 

@@ -29,10 +29,12 @@ class Passing {
 
   private final FittingService fittings;
   private final PhotoService photos;
+  private final LaidBy laidBy;
   private final Journal journal;
 
-  Passing(FittingService fittings, PhotoService photos, Journal journal) {
+  Passing(FittingService fittings, PhotoService photos, LaidBy laidBy, Journal journal) {
     this.fittings = fittings;
+    this.laidBy = laidBy;
     this.photos = photos;
     this.journal = journal;
   }
@@ -88,7 +90,7 @@ class Passing {
           "“%s” wears nothing of “%s” yet."
               .formatted(other.name(), fittings.wardrobe(from).title()));
     }
-    boolean wore = !fittings.unpainted(to).worn().isEmpty();
+    Fitting before = fittings.unpainted(to);
     put(
         List.of(to),
         look,
@@ -101,7 +103,14 @@ class Passing {
                 other.name(),
                 named(from, look),
                 stays(from, look),
-                wore ? " What it wore before is laid by." : ""));
+                isLaidBy(to.id(), before, look) ? " What it wore before is laid by." : ""));
+  }
+
+  /** Whether something that came off with a look is kept. */
+  private boolean isLaidBy(long id, Fitting before, Fitting look) {
+    List<String> kept = laidBy.keys(id);
+    return before.worn().stream()
+        .anyMatch(w -> look.find(w.effect()).isEmpty() && kept.contains(w.effect()));
   }
 
   private FittingRow there(String wardrobe, long photoId) {

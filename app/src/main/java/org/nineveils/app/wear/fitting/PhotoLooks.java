@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.photo.photos.Photo;
@@ -14,6 +15,7 @@ import org.nineveils.app.photo.photos.SavedResults;
 import org.nineveils.app.photo.render.Thumbnails;
 import org.nineveils.document.StackJson;
 import org.nineveils.kit.Fitting;
+import org.nineveils.picture.Picture;
 import org.springframework.stereotype.Service;
 
 /** What photos wear, for pages that show many of them. */
@@ -56,33 +58,27 @@ public class PhotoLooks {
     for (FittingRow row : store.dressed(prefix)) {
       String title = titles.get(row.wardrobe());
       if (title != null && !out.containsKey(row.photoId())) {
-        Map<String, Object> state = state(row);
-        int effects = fittings.unpainted(row).worn().size();
-        out.put(row.photoId(), new Look(row.id(), title, effects, SavedResults.stamp(state)));
+        Fitting worn = fittings.fitting(row);
+        String stamp = stamp(row, worn);
+        out.put(row.photoId(), new Look(row.id(), title, worn.worn().size(), stamp));
       }
     }
     return out;
   }
 
-  private Map<String, Object> state(FittingRow row) {
-    return StackJson.format(fittings.fitting(row), fittings.wardrobe(row).effects());
+  private String stamp(FittingRow row, Fitting worn) {
+    return SavedResults.stamp(StackJson.format(worn, fittings.wardrobe(row).effects()));
   }
 
   /** The photo of a fitting in what it wears, small. */
   Thumbnails.Small small(long fitting) {
     FittingRow row = fittings.get(fitting);
     Photo photo = photos.get(row.photoId());
-    String key = thumbnails.key(photo, "worn " + SavedResults.stamp(state(row)), "");
-    return new Thumbnails.Small(
-        key,
-        () ->
-            thumbnails.keep(
-                key,
-                () -> {
-                  Fitting worn = fittings.fitting(row);
-                  return thumbnails.worn(
-                      photo, worn.stack(fittings.wardrobe(row, worn).effects()).bundles());
-                }));
+    Fitting worn = fittings.fitting(row);
+    String key = thumbnails.key(photo, "worn " + stamp(row, worn), "");
+    Supplier<Picture> make =
+        () -> thumbnails.worn(photo, worn.stack(fittings.wardrobe(row, worn).effects()).bundles());
+    return new Thumbnails.Small(key, () -> thumbnails.keep(key, make));
   }
 
   /**

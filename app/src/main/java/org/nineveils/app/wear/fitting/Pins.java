@@ -1,11 +1,10 @@
 package org.nineveils.app.wear.fitting;
 
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
-import java.util.function.Function;
 import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.undo.Journal;
 import org.nineveils.document.Fields;
@@ -13,10 +12,9 @@ import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Mix;
-import org.nineveils.kit.Offer;
+import org.nineveils.kit.Worn;
 import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
-import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Service;
 
 /** Remembered states of a fitting, to compare and to go back to. */
@@ -52,11 +50,14 @@ public class Pins {
         .toList();
   }
 
-  /** What a pin remembers: paint and all for its own photo, without it for another. */
+  /**
+   * What a pin remembers, paint and all; on another photo than its own, with what was brushed there
+   * on the same effects.
+   */
   Fitting fitting(long fitting, long id) {
     PinStore.Pin pin = find(fitting, id);
     Fitting kept = FittingJson.parse(Json.read(pin.doc(), "The pin"));
-    return pin.fittingId() == fitting ? kept : kept.unpainted();
+    return pin.fittingId() == fitting ? kept : fittings.painted(fitting, kept);
   }
 
   private PinStore.Pin find(long fitting, long id) {
@@ -102,15 +103,9 @@ public class Pins {
    */
   public void goBack(long fitting, long id) {
     PinStore.Pin pin = find(fitting, id);
-    if (pin.fittingId() == fitting) {
-      fittings.replace(fitting, fitting(fitting, id), "go back to " + pin.name());
-    } else {
-      Fitting look = fitting(fitting, id);
-      edit(
-          fitting,
-          "wear %s of another photo".formatted(pin.name()),
-          () -> fittings.put(fitting, look) != null);
-    }
+    boolean own = pin.fittingId() == fitting;
+    String label = own ? "go back to %s" : "wear %s of another photo";
+    fittings.replace(fitting, fitting(fitting, id), label.formatted(pin.name()));
   }
 
   /**
@@ -121,18 +116,10 @@ public class Pins {
   Fitting mix(long fitting, Fields of) {
     Fitting first = side(fitting, of.whole("first"));
     Fitting second = side(fitting, of.whole("second"));
-    FittingRow row = fittings.get(fitting);
-    Map<String, Offer> offers = new LinkedHashMap<>(fittings.wardrobe(row, first).offers());
-    Wardrobe wardrobe = fittings.wardrobe(row, second);
-    offers.putAll(wardrobe.offers());
-    Function<String, Effect> own = fittings.wardrobe(row, first).effects();
-    Function<String, Effect> effects = wardrobe.effects();
-    return Mix.of(
-        first,
-        second,
-        of.number("share"),
-        offers,
-        key -> effects.apply(key) == null ? own.apply(key) : effects.apply(key));
+    List<Worn> both = new ArrayList<>(first.worn());
+    second.worn().stream().filter(w -> first.find(w.effect()).isEmpty()).forEach(both::add);
+    Wardrobe wardrobe = fittings.wardrobe(fittings.get(fitting), new Fitting(both));
+    return Mix.of(first, second, of.number("share"), wardrobe.offers(), wardrobe.effects());
   }
 
   private Fitting side(long fitting, int id) {

@@ -1,6 +1,7 @@
 package org.nineveils.app.house.door;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.microsoft.playwright.Page;
 import java.nio.file.Path;
@@ -70,6 +71,12 @@ class FrontDoorIT {
     try (RunningApp told = RunningApp.on(folder, 0, "--nineveils.side=maker")) {
       assertThat(leadsTo(told)).as("the setting goes before").isEqualTo("/kits");
     }
+  }
+
+  @Test
+  void aSideThatIsNoneKeepsItFromStarting() {
+    assertThatThrownBy(() -> RunningApp.on(folder, 0, "--nineveils.side=both"))
+        .hasStackTraceContaining("nineveils.side is both; it takes maker or desk.");
   }
 
   private static String leadsTo(RunningApp app) {

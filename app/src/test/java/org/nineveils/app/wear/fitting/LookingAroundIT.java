@@ -73,6 +73,23 @@ class LookingAroundIT extends FittingTrial {
     assertThat(strokes()).isEqualTo(1);
   }
 
+  /** A second tab may have taken it off meanwhile: its paint stays. */
+  @Test
+  void whatIsNotWornAnyMoreCannotBeMadeFresh() {
+    brush("Milk linen");
+    String key = worn().get(0).text("effect");
+    page.locator("[data-take-off]").click();
+    waitFor("The photo wears nothing yet");
+    var answer =
+        http.json(
+            "POST", "/api/fittings/%s/fresh".formatted(id()), "{\"effect\":\"%s\"}".formatted(key));
+    assertThat(answer.statusCode()).isEqualTo(404);
+    assertThat(answer.body()).contains("no longer wears this effect");
+    click("Milk linen");
+    waitFor("It is as you had it on this photo.");
+    assertThat(strokes()).isEqualTo(1);
+  }
+
   @Test
   void aClickOnAWornEffectOpensItAndNeverTakesItOff() {
     wear("Milk linen");

@@ -141,6 +141,46 @@ class NextPhotoIT extends FittingTrial {
     assertThat(worn()).isEmpty();
   }
 
+  /** What the pin shows on this photo is what it wears then: paint of this photo goes on. */
+  @Test
+  void aPinOfAnotherPhotoIsSeenAndWornWithWhatIsBrushedHere() {
+    wear("Face light");
+    page.keyboard().press("k");
+    page.locator("[data-pin-list] .pin").waitFor();
+    photo(5).click();
+    page.getByText("The photo wears nothing yet").waitFor();
+    room.settle();
+    wear("Face light");
+    room.paint(0.45, 0.4, 0.55, 0.4);
+    Object brushed = room.picture();
+    wear("Milk linen");
+    page.locator("[data-pins-beside] summary").click();
+    page.locator("[data-pin-list-beside] button").first().hover();
+    page.waitForFunction(
+        "was => document.querySelector('.pane-finished [data-picture]').toDataURL() === was",
+        brushed);
+    page.locator("[data-pin-list-beside] button").first().click();
+    waitFor("The photo wears Pin A of");
+    assertThat(strokes()).isEqualTo(1);
+    page.mouse().move(600, 300);
+    room.settle();
+    assertThat(room.picture()).isEqualTo(brushed);
+  }
+
+  @Test
+  void whatIsSaidOfWhatItWoreIsTrue() {
+    wear("Milk linen");
+    photo(4).click();
+    page.getByText("The photo wears nothing yet").waitFor();
+    room.settle();
+    wear("Chalk");
+    page.keyboard().press("h");
+    waitFor("As on “Studio, light skin”: “Milk linen”.");
+    assertThat(page.locator(".said").innerText())
+        .as("nothing was done to it, so nothing is kept of it")
+        .doesNotContain("laid by");
+  }
+
   @Test
   void twoLooksAreMixedBySliderSeenAndThenWorn() {
     wear("Milk linen");
