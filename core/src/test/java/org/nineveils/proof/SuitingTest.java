@@ -53,7 +53,7 @@ class SuitingTest {
     Effect stop = light("\"exposure\":1", "everywhere", "");
     Suiting dark = on("portrait-underexposed-cool-open-shade", stop);
     assertThat(dark.sort()).isEqualTo(Suiting.Sort.HELPS);
-    assertThat(dark.reason()).matches("lifts a dark photo, L\\* \\d\\d to \\d\\d");
+    assertThat(dark.reason()).matches("lifts a dark photo, lightness \\d\\d to \\d\\d");
     assertThat(on("portrait-pale-skin-high-key", stop).sort()).isEqualTo(Suiting.Sort.OVER);
   }
 
@@ -62,7 +62,7 @@ class SuitingTest {
     String shade = "portrait-underexposed-cool-open-shade";
     Suiting out = on(shade, light("\"temperature\":35", "everywhere", ""));
     Suiting in = on(shade, light("\"temperature\":-35", "everywhere", ""));
-    assertThat(out.reason()).startsWith("takes out a colour cast");
+    assertThat(out.reason()).startsWith("takes a blue cast out, ");
     assertThat(in.sort()).isNotEqualTo(Suiting.Sort.HELPS);
     assertThat(Stream.of(in, out).sorted(Suiting.BEST_FIRST)).first().isEqualTo(out);
   }

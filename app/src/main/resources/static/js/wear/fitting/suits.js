@@ -6,6 +6,9 @@ import { sayFault } from "../../base/web/say.js";
 
 const FIRST = 6;
 
+/** What is chosen for its own sake, whatever the photo is like: it stands after the rest. */
+const APART = { "black-and-white": "Black and white", frame: "Frames", "by-hand": "To brush on" };
+
 /** What is done to a line is done to what it names. */
 const POINTED = [
   ["pointerenter", "pointerenter"],
@@ -40,14 +43,19 @@ export function suits(root, api, pieces) {
   }
 
   function show(ranked) {
-    const lines = ranked.flatMap(line);
+    const lines = ranked.filter(({ sort }) => !(sort in APART)).flatMap(line);
+    const apart = Object.entries(APART).flatMap(([sort, title]) => {
+      const own = ranked.filter((one) => one.sort === sort).flatMap(line);
+      const head = element("li", { className: "mt-2 text-[12px] text-muted", textContent: title });
+      return own.length > 0 ? [head, ...own] : [];
+    });
     const more = element("button", {
       type: "button",
       className: "button quiet small",
-      textContent: `All ${lines.length}`,
+      textContent: `All ${ranked.length}`,
     });
-    more.addEventListener("click", () => list.replaceChildren(...lines));
-    const rest = lines.length > FIRST ? [element("li", {}, more)] : [];
+    more.addEventListener("click", () => list.replaceChildren(...lines, ...apart));
+    const rest = ranked.length > FIRST ? [element("li", {}, more)] : [];
     list.replaceChildren(...lines.slice(0, FIRST), ...rest);
   }
 

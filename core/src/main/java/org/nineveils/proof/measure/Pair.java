@@ -64,6 +64,13 @@ public final class Pair {
     return framed != null && framed[pixel];
   }
 
+  /**
+   * Whether the whole picture has lost its own colours, as a black-and-white or a toned one has.
+   */
+  public boolean isColourless() {
+    return Colourless.is(this);
+  }
+
   /** How many pixels no frame lies on. */
   int open() {
     int n = area().pixels();
