@@ -6,7 +6,9 @@ import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
@@ -14,10 +16,12 @@ import java.util.concurrent.Callable;
 import org.nineveils.document.Json;
 import org.nineveils.document.PaintJson;
 import org.nineveils.file.NewFile;
+import org.nineveils.file.OutSpace;
 import org.nineveils.file.PictureException;
 import org.nineveils.file.PictureFormat;
 import org.nineveils.file.PictureReader;
 import org.nineveils.file.PictureWriter;
+import org.nineveils.file.SpaceChoice;
 import org.nineveils.file.data.PhotoData;
 import org.nineveils.mask.Paint;
 import org.nineveils.name.NamePattern;
@@ -30,6 +34,7 @@ import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Manner;
 import org.nineveils.stack.Renderer;
 import org.nineveils.stack.Stack;
+import org.nineveils.veil.crisp.OutputSharpening;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -72,7 +77,7 @@ final class ApplyCommand implements Callable<Integer> {
   @Option(
       names = "--names",
       description =
-          "names of results in a folder, of {photo}, {look} and {number} (start: ${DEFAULT-VALUE})")
+          "names of results in a folder, of {photo}, {look}, {number} and {date} (start: ${DEFAULT-VALUE})")
   private String names = NamePattern.START.text();
 
   @Option(
@@ -87,6 +92,20 @@ final class ApplyCommand implements Callable<Integer> {
 
   @Option(names = "--size", description = "long side of results, pixels (start: as the photo)")
   private Integer size;
+
+  @Option(
+      names = "--sharpen",
+      defaultValue = "none",
+      description = "sharpen results for screen or print, or none (start: ${DEFAULT-VALUE})")
+  private String sharpen;
+
+  @Option(
+      names = "--space",
+      defaultValue = "srgb",
+      description =
+          "colour space of results: srgb, display-p3, or own, as the photo came (start:"
+              + " ${DEFAULT-VALUE})")
+  private String space;
 
   @Option(names = "--deep", description = "write PNG with 16 bits a channel instead of 8")
   private boolean deep;
@@ -123,6 +142,8 @@ final class ApplyCommand implements Callable<Integer> {
       throw new Refusal("--opacity must be between 0 and 1, but was %s.".formatted(opacity));
     }
     PictureFormat.checkQuality(quality);
+    OutputSharpening.ofId(sharpen);
+    SpaceChoice.ofId(space);
     if (size != null && size < 1) {
       throw new Refusal(String.format(Locale.ROOT, "--size must be at least 1, but was %d.", size));
     }
@@ -192,7 +213,19 @@ final class ApplyCommand implements Callable<Integer> {
   private void one(Path from, Stack stack, Manner manner, PictureFormat format, Path to) {
     Picture full = PictureReader.read(from);
     Picture source = size == null ? full : Scaling.toLongSide(full, size);
-    PictureWriter.write(Renderer.strips(source, stack, manner), format, quality, data(from), to);
+    List<Bundle> all = new ArrayList<>(stack.bundles());
+    OutputSharpening.ofId(sharpen)
+        .veil(source.longSide())
+        .ifPresent(veil -> all.add(Bundle.of(List.of(veil))));
+    byte[] file = file(from);
+    PhotoData own = PhotoData.of(file);
+    PictureWriter.write(
+        Renderer.strips(source, new Stack(all), manner),
+        format,
+        quality,
+        OutSpace.of(SpaceChoice.ofId(space), file),
+        discreet ? own.discreet() : own,
+        to);
   }
 
   /** All photos of the folder, in the order of their names. */
@@ -207,8 +240,10 @@ final class ApplyCommand implements Callable<Integer> {
     int failed = 0;
     for (Path from : TestPhoto.pictures(photo)) {
       number++;
-      String name = pattern.of(String.valueOf(from.getFileName()), look, number);
       try {
+        String name =
+            pattern.of(
+                String.valueOf(from.getFileName()), look, number, PhotoData.of(file(from)).taken());
         Path to =
             NewFile.write(
                 out, name, format.suffix(), part -> one(from, stack, manner, format, part));
@@ -253,12 +288,11 @@ final class ApplyCommand implements Callable<Integer> {
     return named == PictureFormat.PNG ? PictureFormat.PNG_16 : named;
   }
 
-  private PhotoData data(Path from) {
+  private static byte[] file(Path from) {
     try {
-      PhotoData all = PhotoData.of(Files.readAllBytes(from));
-      return discreet ? all.discreet() : all;
+      return Files.readAllBytes(from);
     } catch (IOException e) {
-      return PhotoData.NONE; // it was read a moment ago; the picture is written all the same
+      return new byte[0]; // it was read a moment ago; the picture is written all the same
     }
   }
 

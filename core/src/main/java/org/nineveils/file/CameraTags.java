@@ -37,7 +37,7 @@ record CameraTags(
     return file.length > 12 && file[0] == 'R' && file[1] == 'I' && file[8] == 'W' && file[9] == 'E';
   }
 
-  private static boolean isJpeg(byte[] file) {
+  static boolean isJpeg(byte[] file) {
     return file.length > 4 && (file[0] & 0xff) == 0xff && (file[1] & 0xff) == 0xd8;
   }
 

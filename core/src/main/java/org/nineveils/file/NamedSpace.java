@@ -3,6 +3,7 @@ package org.nineveils.file;
 import java.nio.ByteBuffer;
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 import org.nineveils.colour.Bradford;
 import org.nineveils.colour.Chromaticity;
 import org.nineveils.colour.Matrix3;
@@ -19,8 +20,9 @@ import org.nineveils.picture.Picture;
  *
  * @param toLinear linear values of the space to linear sRGB
  * @param decode encoded 0…1 to light 0…1
+ * @param encode the other way; null where nothing is written in it
  */
-record NamedSpace(Matrix3 toLinear, DoubleUnaryOperator decode) {
+record NamedSpace(Matrix3 toLinear, DoubleUnaryOperator decode, DoubleUnaryOperator encode) {
   private static final int CODES = 1 << 16;
 
   private record Primaries(Chromaticity r, Chromaticity g, Chromaticity b, Chromaticity white) {
@@ -89,10 +91,20 @@ record NamedSpace(Matrix3 toLinear, DoubleUnaryOperator decode) {
   private static final int HLG = 18;
   private static final int NARROW = 0;
 
+  private NamedSpace(Matrix3 toLinear, DoubleUnaryOperator decode) {
+    this(toLinear, decode, null);
+  }
+
   /** IEC 61966-2-5. */
   static final NamedSpace OP_RGB =
       new NamedSpace(
-          new Primaries(0.64, 0.33, 0.21, 0.71, 0.15, 0.06).toLinearSrgb(), power(563 / 256.0));
+          new Primaries(0.64, 0.33, 0.21, 0.71, 0.15, 0.06).toLinearSrgb(),
+          power(563 / 256.0),
+          power(256 / 563.0));
+
+  /** The primaries of SMPTE EG 432-1 under D65, with the curve of sRGB. */
+  static final NamedSpace DISPLAY_P3 =
+      new NamedSpace(PRIMARIES.get(12).toLinearSrgb(), Srgb::decode, Srgb::encode);
 
   private static DoubleUnaryOperator power(double exponent) {
     return v -> Math.pow(v, exponent);
@@ -184,6 +196,30 @@ record NamedSpace(Matrix3 toLinear, DoubleUnaryOperator decode) {
       }
     }
     return out;
+  }
+
+  /** Linear values to XYZ under D65. */
+  Matrix3 toXyz() {
+    return Srgb.fromXyz().inverse().after(toLinear);
+  }
+
+  /** An sRGB picture told in this space. */
+  Picture fromSrgb(Picture p) {
+    double[] m = toLinear.inverse().rows();
+    Picture out = Picture.blank(p.width(), p.height());
+    float[][] to = {out.r(), out.g(), out.b()};
+    IntStream.range(0, p.r().length).parallel().forEach(i -> tell(p, i, m, to));
+    return out;
+  }
+
+  private void tell(Picture p, int i, double[] m, float[][] to) {
+    double r = Srgb.decode(p.r()[i]);
+    double g = Srgb.decode(p.g()[i]);
+    double b = Srgb.decode(p.b()[i]);
+    for (int c = 0; c < 3; c++) {
+      double v = m[3 * c] * r + m[3 * c + 1] * g + m[3 * c + 2] * b;
+      to[c][i] = (float) encode.applyAsDouble(Math.min(1, Math.max(0, v)));
+    }
   }
 
   private static int index(float v) {

@@ -1,5 +1,6 @@
 package org.nineveils.file;
 
+import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -143,6 +144,28 @@ public final class PictureReader {
     float[] a = decoded.alpha();
     return Optional.of(
         Orientation.upright(new Picture(p.width(), p.height(), a, a, a), tags.orientation()));
+  }
+
+  /** The profile that a file carries; empty for none, or where it cannot be read. */
+  static Optional<ICC_Profile> profile(byte[] bytes) {
+    if (PngChunks.isPng(bytes)) {
+      return Optional.ofNullable(Profiles.ofPng(bytes));
+    }
+    if (CameraTags.isJpeg(bytes)) {
+      return Optional.ofNullable(Profiles.ofJpeg(bytes));
+    }
+    try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+      ImageReader reader = readerFor(in, "the photo");
+      try {
+        reader.setInput(in, false, false);
+        ColorSpace space = reader.getImageTypes(0).next().getColorModel().getColorSpace();
+        return Optional.ofNullable(SampleReader.profileOf(space));
+      } finally {
+        reader.dispose();
+      }
+    } catch (IOException | RuntimeException e) {
+      return Optional.empty();
+    }
   }
 
   private static Picture readWithin(byte[] bytes, String name) {

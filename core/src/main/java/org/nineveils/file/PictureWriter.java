@@ -30,14 +30,21 @@ import org.nineveils.picture.Strips;
 import org.w3c.dom.Element;
 import org.w3c.dom.NodeList;
 
-/** Writes pictures as JPEG, PNG or TIFF, each with an sRGB profile inside. */
+/** Writes pictures as JPEG, PNG or TIFF, each with a profile inside: sRGB where nothing is said. */
 public final class PictureWriter {
   private PictureWriter() {}
 
   /** The bytes of a file in the given format, at the quality of a finished result. */
   public static byte[] write(Picture picture, PictureFormat format) {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream(picture.r().length);
-    write(Strips.of(picture), format, PictureFormat.QUALITY, PhotoData.NONE, bytes, null);
+    write(
+        Strips.of(picture),
+        format,
+        PictureFormat.QUALITY,
+        OutSpace.SRGB,
+        PhotoData.NONE,
+        bytes,
+        null);
     return bytes.toByteArray();
   }
 
@@ -50,16 +57,31 @@ public final class PictureWriter {
    */
   public static void write(
       Strips picture, PictureFormat format, int quality, PhotoData data, Path file) {
+    write(picture, format, quality, OutSpace.SRGB, data, file);
+  }
+
+  /**
+   * The same in another colour space.
+   *
+   * @param picture in sRGB
+   */
+  public static void write(
+      Strips picture,
+      PictureFormat format,
+      int quality,
+      OutSpace space,
+      PhotoData data,
+      Path file) {
     Path part = file.resolveSibling(file.getFileName() + ".part");
     try {
-      PhotoData own = data.trueOf(picture.width(), picture.height());
+      PhotoData own = data.trueOf(picture.width(), picture.height(), space.isSrgb());
       SmallInside small = SmallInside.of(picture, format, own);
       try (OutputStream out = Files.newOutputStream(part)) {
         Strips from = small == null ? picture : small;
-        write(from, format, quality, own, out, part.toAbsolutePath().getParent());
+        write(from, format, quality, space, own, out, part.toAbsolutePath().getParent());
       }
       if (small != null) {
-        small.putInto(part);
+        small.putInto(part, space);
       }
       Files.move(
           part,
@@ -82,31 +104,38 @@ public final class PictureWriter {
   }
 
   private static void write(
-      Strips p, PictureFormat format, int quality, PhotoData data, OutputStream out, Path scratch) {
+      Strips srgb,
+      PictureFormat format,
+      int quality,
+      OutSpace space,
+      PhotoData data,
+      OutputStream out,
+      Path scratch) {
+    Strips p = space.of(srgb);
     switch (format) {
       case JPEG -> {
         ImageWriter writer = writer("jpeg");
         ImageWriteParam how = quality(writer, quality / 100f);
         RenderedImage image = new StripImage(p, false);
-        OutputStream tagged = new Inserting(out, SrgbTag.JPEG_HEAD, jpegPieces(data));
+        OutputStream tagged = new Inserting(out, ProfileTag.JPEG_HEAD, jpegPieces(space, data));
         encode(writer, how, image, fullColour(writer, how, image, data), tagged, scratch);
       }
       case PNG, PNG_16 ->
-          png(new StripImage(p, format == PictureFormat.PNG_16), data, out, scratch);
+          png(new StripImage(p, format == PictureFormat.PNG_16), space, data, out, scratch);
       case TIFF -> {
         ImageWriter writer = writer("tiff");
         ImageWriteParam how = writer.getDefaultWriteParam();
         how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
         how.setCompressionType("Deflate");
         RenderedImage image = new StripImage(p, true);
-        encode(writer, how, image, tiffFields(writer, how, image, data), out, scratch);
+        encode(writer, how, image, tiffFields(writer, how, image, space, data), out, scratch);
       }
     }
   }
 
   /** Profile and own data, to stand after the header of a JPEG. */
-  static byte[] jpegPieces(PhotoData data) {
-    return joined(SrgbTag.jpegSegment(), Pieces.jpeg(data));
+  static byte[] jpegPieces(OutSpace space, PhotoData data) {
+    return joined(ProfileTag.jpegSegments(space.profile()), Pieces.jpeg(data));
   }
 
   private static byte[] joined(byte[] a, byte[] b) {
@@ -115,10 +144,16 @@ public final class PictureWriter {
     return out;
   }
 
-  private static void png(RenderedImage image, PhotoData data, OutputStream out, Path scratch) {
+  private static void png(
+      RenderedImage image, OutSpace space, PhotoData data, OutputStream out, Path scratch) {
     ImageWriter writer = writer("png");
     OutputStream tagged =
-        new Inserting(out, SrgbTag.PNG_HEAD, joined(SrgbTag.pngChunk(), Pieces.png(data)));
+        new Inserting(
+            out,
+            ProfileTag.PNG_HEAD,
+            joined(
+                ProfileTag.pngChunk(space.profile(), space.isSrgb() ? "sRGB" : "RGB"),
+                Pieces.png(data)));
     encode(writer, writer.getDefaultWriteParam(), image, null, tagged, scratch);
   }
 
@@ -134,7 +169,10 @@ public final class PictureWriter {
    */
   public static byte[] jpeg(Picture picture, float quality) {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream(picture.r().length);
-    untagged(picture, quality, new Inserting(bytes, SrgbTag.JPEG_HEAD, SrgbTag.jpegSegment()));
+    untagged(
+        picture,
+        quality,
+        new Inserting(bytes, ProfileTag.JPEG_HEAD, ProfileTag.jpegSegments(Profiles.srgbBytes())));
     return bytes.toByteArray();
   }
 
@@ -199,12 +237,16 @@ public final class PictureWriter {
   }
 
   private static IIOMetadata tiffFields(
-      ImageWriter writer, ImageWriteParam how, RenderedImage image, PhotoData data) {
+      ImageWriter writer,
+      ImageWriteParam how,
+      RenderedImage image,
+      OutSpace space,
+      PhotoData data) {
     IIOMetadata plain = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), how);
     try {
       TIFFDirectory directory = TIFFDirectory.createFromMetadata(plain);
       TIFFTag tag = BaselineTIFFTagSet.getInstance().getTag(BaselineTIFFTagSet.TAG_ICC_PROFILE);
-      byte[] profile = Profiles.srgbBytes();
+      byte[] profile = space.profile();
       directory.addTIFFField(new TIFFField(tag, TIFFTag.TIFF_UNDEFINED, profile.length, profile));
       Pieces.tiff(data).forEach(directory::addTIFFField);
       return directory.getAsMetadata();

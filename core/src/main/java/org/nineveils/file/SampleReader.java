@@ -118,7 +118,7 @@ final class SampleReader {
     return real ? 1 : 1f / ((1 << own) - 1);
   }
 
-  private static ICC_Profile profileOf(ColorSpace space) {
+  static ICC_Profile profileOf(ColorSpace space) {
     if (space.isCS_sRGB() || !(space instanceof ICC_ColorSpace icc)) {
       return null;
     }

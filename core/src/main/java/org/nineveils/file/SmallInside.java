@@ -116,10 +116,10 @@ final class SmallInside implements Strips {
   }
 
   /** Fills the room in the finished file. */
-  void putInto(Path file) throws IOException {
+  void putInto(Path file, OutSpace space) throws IOException {
     try (RandomAccessFile out = new RandomAccessFile(file.toFile(), "rw")) {
-      out.seek(SrgbTag.JPEG_HEAD);
-      out.write(PictureWriter.jpegPieces(data.withSmall(jpeg())));
+      out.seek(ProfileTag.JPEG_HEAD);
+      out.write(PictureWriter.jpegPieces(space, data.withSmall(jpeg())));
     }
   }
 }

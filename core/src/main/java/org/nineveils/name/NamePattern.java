@@ -1,14 +1,17 @@
 package org.nineveils.name;
 
+import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.nineveils.refusal.Refusal;
 
 /**
- * How results of many photos are called: words with {@code {photo}}, {@code {look}} and {@code
- * {number}} in them, without an ending.
+ * How results of many photos are called: words with {@code {photo}}, {@code {look}}, {@code
+ * {number}} and {@code {date}} in them, without an ending.
  *
  * @param text 1…{@value #MOST} characters, with the photo's name or the number in it
  */
@@ -19,11 +22,17 @@ public record NamePattern(String text) {
   /** Most characters that a photo's name or a look's gives to it. */
   private static final int MOST_OF_ONE = 80;
 
+  private static final Set<String> WORDS = Set.of("photo", "look", "number", "date");
   private static final Pattern WORD = Pattern.compile("\\{([^{}]*)}");
   private static final String UNFIT = "[\\p{Cntrl}/\\\\:*?\"<>|]+";
 
   /** The pattern where none is chosen. */
   public static final NamePattern START = new NamePattern("{photo}-{look}");
+
+  /** The pattern of that text; the one that is used where none is chosen for an empty one. */
+  public static NamePattern ofText(String text) {
+    return text.isEmpty() ? START : new NamePattern(text);
+  }
 
   public NamePattern {
     if (text.isBlank() || text.length() > MOST) {
@@ -32,9 +41,9 @@ public record NamePattern(String text) {
     }
     Matcher words = WORD.matcher(text);
     while (words.find()) {
-      if (!Map.of("photo", "", "look", "", "number", "").containsKey(words.group(1))) {
+      if (!WORDS.contains(words.group(1))) {
         throw new Refusal(
-            "“{%s}” is no part of a name; there are {photo}, {look} and {number}."
+            "“{%s}” is no part of a name; there are {photo}, {look}, {number} and {date}."
                 .formatted(words.group(1)));
       }
     }
@@ -56,14 +65,21 @@ public record NamePattern(String text) {
    * @param photo name of the photo's file, with or without its ending
    * @param look name of what it wears
    * @param number of the photo, counted from 1
+   * @param taken day on which it was taken; empty where nobody says
    */
-  public String of(String photo, String look, int number) {
+  public String of(String photo, String look, int number, Optional<LocalDate> taken) {
     Map<String, String> words =
         Map.of(
             "photo", fit(photo.replaceFirst("\\.[A-Za-z]{3,4}$", "")),
             "look", fit(look),
-            "number", String.format(Locale.ROOT, "%03d", number));
+            "number", String.format(Locale.ROOT, "%03d", number),
+            "date", taken.map(LocalDate::toString).orElse("undated"));
     return WORD.matcher(text).replaceAll(m -> Matcher.quoteReplacement(words.get(m.group(1))));
+  }
+
+  /** Whether a name says when the photo was taken. */
+  public boolean asksDate() {
+    return text.contains("{date}");
   }
 
   private static String fit(String name) {

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.nineveils.file.NewFile;
@@ -14,11 +16,20 @@ import org.nineveils.refusal.Refusal;
 class NamePatternTest {
   @Test
   void aNameIsMadeOfPhotoLookAndNumberAndNeverLeadsElsewhere() {
-    assertThat(new NamePattern("{number} {photo} · {look}").of("Anna & Bo.JPG", "Milk linen", 7))
+    assertThat(
+            new NamePattern("{number} {photo} · {look}")
+                .of("Anna & Bo.JPG", "Milk linen", 7, Optional.empty()))
         .isEqualTo("007 Anna & Bo · Milk linen");
-    assertThat(NamePattern.START.of("../../etc/pass.wd", "a/b:c", 1))
+    assertThat(NamePattern.START.of("../../etc/pass.wd", "a/b:c", 1, Optional.empty()))
         .isEqualTo("-..-etc-pass.wd-a-b-c");
-    assertThat(NamePattern.START.of("...", "$1 {photo}", 1)).isEqualTo("photo-$1 {photo}");
+    assertThat(
+            new NamePattern("{date} {photo}")
+                .of("a.jpg", "", 1, Optional.of(LocalDate.of(2026, 5, 9))))
+        .isEqualTo("2026-05-09 a");
+    assertThat(new NamePattern("{date}-{number}").of("a.jpg", "", 2, Optional.empty()))
+        .isEqualTo("undated-002");
+    assertThat(NamePattern.START.of("...", "$1 {photo}", 1, Optional.empty()))
+        .isEqualTo("photo-$1 {photo}");
   }
 
   @Test
@@ -26,8 +37,8 @@ class NamePatternTest {
     assertThatThrownBy(() -> new NamePattern("{look}"))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("{photo} or {number}");
-    assertThatThrownBy(() -> new NamePattern("{photo}-{date}"))
-        .hasMessageContaining("“{date}” is no part of a name");
+    assertThatThrownBy(() -> new NamePattern("{photo}-{day}"))
+        .hasMessageContaining("“{day}” is no part of a name");
     for (String unfit :
         new String[] {"a/{photo}", ".{photo}", "{photo}\u0000", "{photo}}", "..\\{photo}"}) {
       assertThatThrownBy(() -> new NamePattern(unfit)).isInstanceOf(Refusal.class);

@@ -220,7 +220,10 @@ class ReleaseTest {
         Locale.setDefault(Locale.forLanguageTag(tag));
         assertThat(ReleaseWriter.write(release())).as(tag).isEqualTo(first);
         assertThat(KitFiles.write(KitFile.of(release()))).as(tag).asString().contains("01-willow");
-        assertThat(new NamePattern("{number}-{photo}").of("IMG.jpg", "x", 7)).isEqualTo("007-IMG");
+        assertThat(
+                new NamePattern("{number}-{photo}")
+                    .of("IMG.jpg", "x", 7, java.util.Optional.empty()))
+            .isEqualTo("007-IMG");
       }
     } finally {
       Locale.setDefault(before);

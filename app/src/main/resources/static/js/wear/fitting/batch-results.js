@@ -3,7 +3,7 @@ import { send } from "../../base/web/http.js";
 import { sayFault } from "../../base/web/say.js";
 
 const KEPT = "nine-veils-batch-results";
-const FIELDS = ["to", "folder", "names", "format", "side"];
+const FIELDS = ["to", "folder", "format"];
 
 /**
  * @param find (name) → element of the dialog
@@ -50,9 +50,7 @@ export function batchResults(find, changed) {
     wanted: () => ({
       from: value("from"),
       to: value("to") === "folder" ? value("folder") : "",
-      names: value("names"),
       format: value("format"),
-      ...(value("side") ? { longSide: Number(value("side")) } : {}),
     }),
   };
 }

@@ -2,7 +2,7 @@
 // of the maker's own. It is a job: the application goes on with it when the page is left.
 import { send, upload } from "../../base/web/http.js";
 import { begun, timeLeft } from "../../base/web/jobs.js";
-import { resultWishes } from "../../base/web/exports.js";
+import { resultWishes } from "../../base/web/wishes.js";
 import { leaveTo } from "../../base/web/leaving.js";
 import { say, sayFault } from "../../base/web/say.js";
 import { batchResults } from "./batch-results.js";

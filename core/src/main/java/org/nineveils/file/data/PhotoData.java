@@ -2,6 +2,9 @@ package org.nineveils.file.data;
 
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -23,11 +26,13 @@ public final class PhotoData {
   private static final int RESOLUTION_UNIT = 0x0128;
   private static final int SOFTWARE = 0x0131;
   private static final int DATE = 0x0132;
+  private static final int ORIGINAL_DATE = 0x9003;
   private static final int ARTIST = 0x013B;
   private static final int COPYRIGHT = 0x8298;
   private static final int INK_SET = 332;
   private static final int EXTRA_SAMPLES = 338;
   private static final int COLOUR_SPACE = 0xA001;
+  private static final int UNCALIBRATED = 0xFFFF; // Exif 2.32, 4.6.6.B: neither is sRGB
   private static final int WIDTH = 0xA002;
   private static final int HEIGHT = 0xA003;
 
@@ -99,10 +104,10 @@ public final class PhotoData {
   }
 
   /**
-   * The same, true of a result: upright, of that size, sRGB, with room for a small picture of the
-   * result where the photo held one of itself; our program named.
+   * The same, true of a result: upright, of that size and colour space, with room for a small
+   * picture of the result where the photo held one of itself; our program named.
    */
-  public PhotoData trueOf(int width, int height) {
+  public PhotoData trueOf(int width, int height, boolean srgb) {
     if (isEmpty()) {
       return this;
     }
@@ -114,7 +119,7 @@ public final class PhotoData {
     if (note != null && note.at() + (long) note.bytes().length > LAST_NOTE) {
       more.fields().remove(Directory.MAKER_NOTE);
     }
-    more.putShort(COLOUR_SPACE, 1);
+    more.putShort(COLOUR_SPACE, srgb ? 1 : UNCALIBRATED);
     more.putLong(WIDTH, width);
     more.putLong(HEIGHT, height);
     byte[] room = small == null ? null : new byte[0];
@@ -221,6 +226,25 @@ public final class PhotoData {
     Directory d = below(below(exif, Directory.EXIF), Directory.INTEROPERABILITY);
     Directory.Field f = d == null ? null : d.fields().get(1);
     return f == null ? "" : new String(f.bytes(), StandardCharsets.US_ASCII);
+  }
+
+  /** The day on which it was taken (Exif 2.32, 4.6.5.F and A), else empty. */
+  public Optional<LocalDate> taken() {
+    return day(below(exif, Directory.EXIF), ORIGINAL_DATE).or(() -> day(exif, DATE));
+  }
+
+  /** Of a text such as “2026:05:09 10:11:12”; empty for blanks, zeros and days that are none. */
+  private static Optional<LocalDate> day(Directory in, int tag) {
+    Directory.Field f = in == null ? null : in.fields().get(tag);
+    if (f == null || f.bytes().length < 10) {
+      return Optional.empty();
+    }
+    String day = new String(f.bytes(), 0, 10, StandardCharsets.US_ASCII).replace(':', '-');
+    try {
+      return Optional.of(LocalDate.parse(day)).filter(d -> d.getYear() > 0);
+    } catch (DateTimeParseException e) {
+      return Optional.empty();
+    }
   }
 
   private static Directory below(Directory of, int tag) {

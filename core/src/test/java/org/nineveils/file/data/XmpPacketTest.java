@@ -43,7 +43,11 @@ class XmpPacketTest {
   private Map<String, String> properties(PhotoData data) throws Exception {
     Path file = folder.resolve("out.jpg");
     PictureWriter.write(
-        Strips.of(Pictures.random(16, 12, 1)), PictureFormat.JPEG, 90, data.trueOf(16, 12), file);
+        Strips.of(Pictures.random(16, 12, 1)),
+        PictureFormat.JPEG,
+        90,
+        data.trueOf(16, 12, true),
+        file);
     byte[] bytes = Files.readAllBytes(file);
     XmpDirectory xmp =
         ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes))
@@ -93,7 +97,7 @@ class XmpPacketTest {
     for (byte[] packet : new byte[][] {broken, deep, typed}) {
       PhotoData found = new PhotoData(null, packet, null, null);
       assertThat(found.discreet().xmp).isNull();
-      assertThat(found.trueOf(8, 8).xmp).isEqualTo(packet);
+      assertThat(found.trueOf(8, 8, true).xmp).isEqualTo(packet);
     }
   }
 

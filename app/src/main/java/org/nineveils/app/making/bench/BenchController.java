@@ -17,6 +17,7 @@ import org.nineveils.app.photo.render.Exports;
 import org.nineveils.app.photo.render.Result;
 import org.nineveils.blend.BlendMode;
 import org.nineveils.document.EffectJson;
+import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.KindsJson;
 import org.nineveils.document.StackJson;
@@ -25,6 +26,7 @@ import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Promises;
 import org.nineveils.kit.Worn;
 import org.nineveils.mask.Mask;
+import org.nineveils.name.NamePattern;
 import org.nineveils.name.Names;
 import org.nineveils.region.Regions;
 import org.nineveils.veil.Effect;
@@ -34,6 +36,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.context.request.WebRequest;
@@ -105,14 +108,23 @@ class BenchController {
       @PathVariable("id") long id,
       @RequestParam("photo") long photoId,
       @RequestParam("format") String format,
-      @RequestParam(name = "quality", defaultValue = "" + PictureFormat.QUALITY) int quality,
-      @RequestParam(name = "discreet", defaultValue = "false") boolean discreet) {
+      @RequestBody(required = false) String body) {
     Rows.Effect row = effects.get(id);
-    Result as = new Result(PictureFormat.ofId(format), quality, discreet);
+    Fields wishes = Json.read(body == null ? "{}" : body, "The request");
+    Result as = Result.asked(format, wishes);
     Effect effect = effects.effect(row);
     Worn worn = new Worn("effect", effect.start(), false, Map.of(), bench.paint(id, photoId));
     Map<String, Object> state = StackJson.format(new Fitting(List.of(worn)), key -> effect);
-    return Map.of("job", exports.start(photos.get(photoId), state, as, row.name()).shown());
+    return Map.of(
+        "job",
+        exports
+            .start(
+                photos.get(photoId),
+                state,
+                as,
+                row.name(),
+                NamePattern.ofText(wishes.text("names", "")))
+            .shown());
   }
 
   /** The effect on a photo, small; without a photo named, on the one that shows it best. */

@@ -1,7 +1,9 @@
 package org.nineveils.app.photo.render;
 
 import java.io.IOException;
+import java.time.LocalDate;
 import java.util.Map;
+import java.util.Optional;
 import org.nineveils.app.base.jobs.Job;
 import org.nineveils.app.base.jobs.JobKind;
 import org.nineveils.app.base.jobs.JobRun;
@@ -12,6 +14,8 @@ import org.nineveils.app.photo.photos.SavedResults;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.StackJson;
+import org.nineveils.file.data.PhotoData;
+import org.nineveils.name.NamePattern;
 import org.springframework.stereotype.Service;
 
 /** Makes full-size results as jobs: what is worn is taken at the moment of asking. */
@@ -36,9 +40,13 @@ public class Exports implements JobKind {
    *
    * @param state as {@link StackJson} writes it
    * @param name of what is worn, for the file's name
+   * @param names how the file is called
    */
-  public Job start(Photo photo, Map<String, Object> state, Result how, String name) {
-    String file = Answers.named(photo.name(), name) + how.format().suffix();
+  public Job start(
+      Photo photo, Map<String, Object> state, Result how, String name, NamePattern names) {
+    Optional<LocalDate> taken =
+        names.asksDate() ? PhotoData.of(photos.file(photo)).taken() : Optional.empty();
+    String file = names.of(photo.name(), name, 1, taken) + how.format().suffix();
     String request =
         Json.write(
             how.put(

@@ -1,15 +1,21 @@
 package org.nineveils.app.photo.render;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.file.PictureFormat;
+import org.nineveils.file.SpaceChoice;
 import org.nineveils.file.data.PhotoData;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
 import org.nineveils.refusal.InputLimits;
 import org.nineveils.refusal.Refusal;
+import org.nineveils.stack.Bundle;
+import org.nineveils.stack.Stack;
+import org.nineveils.veil.crisp.OutputSharpening;
 
 /**
  * How a finished picture is written.
@@ -17,8 +23,16 @@ import org.nineveils.refusal.Refusal;
  * @param quality of a JPEG, per cent
  * @param discreet without the place where the photo was taken and without serial numbers
  * @param longSide pixels at the most; 0 for as many as the photo has
+ * @param sharpening for where it is looked at
+ * @param space that its colours are told in
  */
-public record Result(PictureFormat format, int quality, boolean discreet, int longSide) {
+public record Result(
+    PictureFormat format,
+    int quality,
+    boolean discreet,
+    int longSide,
+    OutputSharpening sharpening,
+    SpaceChoice space) {
   private static final int LEAST_SIDE = 100;
 
   public Result {
@@ -34,9 +48,9 @@ public record Result(PictureFormat format, int quality, boolean discreet, int lo
     }
   }
 
-  /** At full size. */
+  /** At full size, as it is, in sRGB. */
   public Result(PictureFormat format, int quality, boolean discreet) {
-    this(format, quality, discreet, 0);
+    this(format, quality, discreet, 0, OutputSharpening.NONE, SpaceChoice.SRGB);
   }
 
   /** The photo at the size of the result: sizes of veils are shares of it, so it looks the same. */
@@ -50,15 +64,56 @@ public record Result(PictureFormat format, int quality, boolean discreet, int lo
         PictureFormat.ofId(request.text("format", PictureFormat.JPEG.id())),
         request.has("quality") ? request.whole("quality") : PictureFormat.QUALITY,
         request.flag("discreet", false),
-        request.has("longSide") ? request.whole("longSide") : 0);
+        request.has("longSide") ? request.whole("longSide") : 0,
+        OutputSharpening.ofId(request.text("sharpening", OutputSharpening.NONE.id())),
+        SpaceChoice.ofId(request.text("space", SpaceChoice.SRGB.id())));
+  }
+
+  /**
+   * As a page asks for one picture.
+   *
+   * @param format name of the format
+   * @param wishes the rest as {@link #of} reads it, JSON; null for none
+   */
+  public static Result asked(String format, Fields wishes) {
+    Result rest = of(wishes);
+    return new Result(
+        PictureFormat.ofId(format),
+        rest.quality,
+        rest.discreet,
+        rest.longSide,
+        rest.sharpening,
+        rest.space);
   }
 
   /** For a job's request. */
   public Map<String, Object> put(Map<String, Object> request) {
     request.putAll(
         Json.object(
-            "format", format.id(), "quality", quality, "discreet", discreet, "longSide", longSide));
+            "format",
+            format.id(),
+            "quality",
+            quality,
+            "discreet",
+            discreet,
+            "longSide",
+            longSide,
+            "sharpening",
+            sharpening.id(),
+            "space",
+            space.id()));
     return request;
+  }
+
+  /**
+   * What the photo wears, and the sharpening above it.
+   *
+   * @param size of the result
+   */
+  Stack worn(Stack stack, Picture size) {
+    List<Bundle> all = new ArrayList<>(stack.bundles());
+    sharpening.veil(size.longSide()).ifPresent(veil -> all.add(Bundle.of(List.of(veil))));
+    return new Stack(all);
   }
 
   /** What of a photo's own data goes into it. */

@@ -11,6 +11,7 @@ import org.nineveils.app.photo.photos.Photo;
 import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
+import org.nineveils.file.OutSpace;
 import org.nineveils.file.PictureReader;
 import org.nineveils.file.PictureWriter;
 import org.nineveils.mask.Coverage;
@@ -169,10 +170,12 @@ public class StageRenderer {
    */
   public void write(Picture full, Stack stack, Result how, byte[] photo, Path file) {
     Manner exact = Manner.exact().picturesFrom(shelf);
+    Picture sized = how.sized(full);
     PictureWriter.write(
-        Renderer.strips(how.sized(full), stack, exact),
+        Renderer.strips(sized, how.worn(stack, sized), exact),
         how.format(),
         how.quality(),
+        OutSpace.of(how.space(), photo),
         how.data(photo),
         file);
   }

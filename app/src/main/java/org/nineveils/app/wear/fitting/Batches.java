@@ -3,6 +3,7 @@ package org.nineveils.app.wear.fitting;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -24,6 +25,7 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.StackJson;
 import org.nineveils.file.NewFile;
+import org.nineveils.file.data.PhotoData;
 import org.nineveils.name.NamePattern;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
@@ -89,7 +91,7 @@ class Batches implements JobKind {
               : List.of(),
           f.text("from", ""),
           f.text("to", ""),
-          new NamePattern(f.text("names", NamePattern.START.text())));
+          NamePattern.ofText(f.text("names", "")));
     }
   }
 
@@ -191,7 +193,8 @@ class Batches implements JobKind {
     Result how = Result.of(run.request());
     NamePattern names = new NamePattern(run.request().text("names", NamePattern.START.text()));
     String look = run.request().text("look", "");
-    Function<BatchItem, String> name = item -> names.of(item.name(), look, item.place() + 1);
+    Function<BatchItem, String> name =
+        item -> names.of(item.name(), look, item.place() + 1, taken(names, item, job));
     if (BatchZip.isThere(job)) {
       run.total(all.size(), all.size()); // cut off after that: nothing is left to do
     } else {
@@ -214,6 +217,11 @@ class Batches implements JobKind {
         Files.deleteIfExists(job.resolve(item.file()));
       }
     }
+  }
+
+  /** Read only where a name says it. */
+  private Optional<LocalDate> taken(NamePattern names, BatchItem item, Path job) {
+    return names.asksDate() ? PhotoData.of(reading.bytes(item, job)).taken() : Optional.empty();
   }
 
   private void make(JobRun run, List<BatchItem> all, JobRun.Work<BatchItem> work) {

@@ -8,6 +8,7 @@ import org.nineveils.app.photo.photos.Side;
 import org.nineveils.app.photo.render.Answers;
 import org.nineveils.app.photo.render.Exports;
 import org.nineveils.app.photo.render.Result;
+import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.document.KindsJson;
 import org.nineveils.document.PaintJson;
@@ -15,6 +16,7 @@ import org.nineveils.document.StackJson;
 import org.nineveils.file.PictureFormat;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Worn;
+import org.nineveils.name.NamePattern;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -22,6 +24,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.context.request.WebRequest;
@@ -132,19 +135,23 @@ class FittingController {
   Map<String, Object> export(
       @PathVariable("id") long id,
       @RequestParam("format") String format,
-      @RequestParam(name = "quality", defaultValue = "" + PictureFormat.QUALITY) int quality,
-      @RequestParam(name = "discreet", defaultValue = "false") boolean discreet) {
+      @RequestBody(required = false) String body) {
     FittingRow row = fittings.get(id);
     if (format.equals(Rasters.FORMAT)) {
       return Map.of("job", rasters.start(row).shown());
     }
-    Result as = new Result(PictureFormat.ofId(format), quality, discreet);
+    Fields wishes = Json.read(body == null ? "{}" : body, "The request");
+    Result as = Result.asked(format, wishes);
     Wardrobe wardrobe = fittings.wardrobe(row);
     Fitting worn = fittings.fitting(row);
     Map<String, Object> state = StackJson.format(worn, wardrobe.effects());
     Photo photo = photos.get(row.photoId());
     String name = LookName.of(worn, wardrobe);
-    return Map.of("job", exports.start(photo, state, as, name).shown());
+    return Map.of(
+        "job",
+        exports
+            .start(photo, state, as, name, NamePattern.ofText(wishes.text("names", "")))
+            .shown());
   }
 
   /** The paint of a worn effect as a file that the command line takes. */

@@ -21,6 +21,7 @@ import org.nineveils.document.Json;
 import org.nineveils.document.StackJson;
 import org.nineveils.file.NewFile;
 import org.nineveils.file.PictureReader;
+import org.nineveils.file.data.PhotoData;
 import org.nineveils.name.NamePattern;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.stack.Stack;
@@ -127,7 +128,9 @@ class WatchJob implements JobKind {
     Result how = Result.of(look);
     var picture = PictureReader.read(file, photo.name());
     int number = watched.made(folder.id()) + 1;
-    String name = new NamePattern(look.text("names")).of(photo.name(), look.text("look"), number);
+    String name =
+        new NamePattern(look.text("names"))
+            .of(photo.name(), look.text("look"), number, PhotoData.of(file).taken());
     return NewFile.write(
         watched.results(look.text("to")),
         name,

@@ -40,7 +40,7 @@ class JobsIT {
       page.navigate("/bench/3?photo=4");
       new Workplace(page).settle();
       Download download = page.waitForDownload(() -> page.locator("[data-format=tif]").click());
-      assertThat(download.suggestedFilename()).isEqualTo("studio-light-skin-open-the-shade.tif");
+      assertThat(download.suggestedFilename()).isEqualTo("Studio, light skin-Open the shade.tif");
       Picture picture = PictureReader.read(Files.readAllBytes(download.path()), "result.tif");
       assertThat(picture.width()).isEqualTo(1200);
       page.navigate("/jobs");
@@ -83,7 +83,7 @@ class JobsIT {
       Download all = page.waitForDownload(() -> page.locator("[data-format=jpg]").click());
       assertThat(new String(Files.readAllBytes(all.path()), StandardCharsets.ISO_8859_1))
           .contains("2026:05:04 10:11:12", "B-7781", "Nine Veils");
-      page.getByText("Quality and data").click();
+      page.getByText("Size, quality, data").click();
       page.getByLabel("Without place and numbers").check();
       page.getByLabel("JPEG quality").fill("60");
       page.getByLabel("JPEG quality").press("Tab");

@@ -88,9 +88,9 @@ class FoldersIT {
       dialog.locator("[data-batch-from]").fill("shoot/one");
       dialog.locator("[data-batch-to]").selectOption("folder");
       dialog.locator("[data-batch-folder]").fill("shoot/done");
-      dialog.locator("[data-batch-names]").fill("{number} {photo}");
+      dialog.locator("[data-wish=names]").fill("{number} {photo}");
       dialog.locator("[data-batch-format]").selectOption("png");
-      dialog.locator("[data-batch-side]").fill("300");
+      dialog.locator("[data-wish=longSide]").fill("300");
       page.waitForCondition(
           () -> dialog.locator("[data-batch-start]").innerText().equals("Apply to 3 photos"));
       dialog.locator("[data-batch-start]").click();
@@ -117,13 +117,13 @@ class FoldersIT {
       dialog.locator("[data-batch-from]").fill("inbox");
       dialog.locator("[data-batch-to]").selectOption("folder");
       dialog.locator("[data-batch-folder]").fill("inbox");
-      dialog.locator("[data-batch-names]").fill("{photo}-{look}");
+      dialog.locator("[data-wish=names]").fill("{photo}-{look}");
       dialog.locator("[data-batch-watch]").click();
       dialog.getByText("they would be taken for photos").waitFor();
       observed.faults().removeIf(f -> f.contains("422"));
       dialog.locator("[data-batch-folder]").fill("inbox/ready");
       dialog.locator("[data-batch-format]").selectOption("jpg");
-      dialog.locator("[data-batch-side]").fill("200");
+      dialog.locator("[data-wish=longSide]").fill("200");
       dialog.locator("[data-batch-watch]").click();
       page.locator(".said").getByText("“inbox” is watched").waitFor();
       Path ready = root.resolve("inbox/ready");
