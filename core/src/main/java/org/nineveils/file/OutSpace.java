@@ -55,7 +55,8 @@ public final class OutSpace {
   private static OutSpace own(byte[] photo) {
     ICC_Profile own = PictureReader.profile(photo).orElse(null);
     if (own == null) {
-      return CameraTags.of(photo).space() == NamedSpace.OP_RGB ? OP_RGB : SRGB;
+      boolean optional = !RawMark.isRaw(photo) && CameraTags.of(photo).space() == NamedSpace.OP_RGB;
+      return optional ? OP_RGB : SRGB;
     }
     if (Profiles.isSrgb(own) || own.getColorSpaceType() != ColorSpace.TYPE_RGB) {
       return SRGB;

@@ -35,6 +35,9 @@ public final class PictureReader {
   public static final List<String> MEDIA_TYPES =
       List.of("image/jpeg", "image/png", "image/tiff", "image/webp");
 
+  /** Endings of camera raw files that are developed, without dots. */
+  public static final List<String> RAW_ENDINGS = RawMark.ENDINGS;
+
   private static final Set<String> FORMATS = Set.of("jpeg", "png", "webp");
 
   private PictureReader() {}
@@ -81,9 +84,9 @@ public final class PictureReader {
     }
   }
 
-  /** Whether a file is called as pictures are that are read: JPEG, PNG, TIFF or WebP. */
+  /** Whether a file is called as pictures are that are read: JPEG, PNG, TIFF, WebP, raw. */
   public static boolean isNamed(String fileName) {
-    return fileName.matches("(?i).*\\.(jpe?g|png|tiff?|webp)");
+    return fileName.matches("(?i).*\\.(jpe?g|png|tiff?|webp)") || RawMark.isNamed(fileName);
   }
 
   /**
@@ -101,6 +104,9 @@ public final class PictureReader {
    * @param length of the file, bytes
    */
   public static long pixels(InputStream file, long length, String name) {
+    if (RawMark.isNamed(name)) {
+      return Math.min(InputLimits.PICTURE_PIXELS, length); // a byte a pixel is as small as they get
+    }
     return Outside.read(
         () -> {
           try (ImageInputStream in = ImageIO.createImageInputStream(file)) {
@@ -151,6 +157,9 @@ public final class PictureReader {
     if (PngChunks.isPng(bytes)) {
       return Optional.ofNullable(Profiles.ofPng(bytes));
     }
+    if (RawMark.isRaw(bytes)) {
+      return Optional.empty();
+    }
     if (CameraTags.isJpeg(bytes)) {
       return Optional.ofNullable(Profiles.ofJpeg(bytes));
     }
@@ -169,6 +178,9 @@ public final class PictureReader {
   }
 
   private static Picture readWithin(byte[] bytes, String name) {
+    if (RawMark.isRaw(bytes)) {
+      return RawDeveloper.develop(bytes, name);
+    }
     CameraTags tags = CameraTags.of(bytes);
     Decoded decoded = decoded(bytes, tags, name);
     if (decoded.alpha() != null) {
@@ -244,7 +256,7 @@ public final class PictureReader {
     return SampleReader.toSrgb(image, tags, profile, named, name);
   }
 
-  private static void checkSize(int width, int height, String name) {
+  static void checkSize(int width, int height, String name) {
     if (width > InputLimits.PICTURE_SIDE
         || height > InputLimits.PICTURE_SIDE
         || (long) width * height > InputLimits.PICTURE_PIXELS) {

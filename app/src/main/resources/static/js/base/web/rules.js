@@ -13,4 +13,4 @@ export const SMALL = 400;
 export const HOLDING = 60;
 
 /** Names of files of photos that are read. */
-export const PHOTO_NAME = /\.(jpe?g|png|tiff?|webp)$/i;
+export const PHOTO_NAME = /\.(jpe?g|png|tiff?|webp|dng|cr2|cr3|nef|arw|raf|rw2|orf|pef|srw)$/i;

@@ -45,7 +45,9 @@ class CommonModel {
   /** What choosers of photos offer. */
   @ModelAttribute("photoTypes")
   String photoTypes() {
-    return String.join(",", PictureReader.MEDIA_TYPES);
+    return String.join(",", PictureReader.MEDIA_TYPES)
+        + ",."
+        + String.join(",.", PictureReader.RAW_ENDINGS);
   }
 
   /** First part of the path, by which the frame marks the room that one is in. */

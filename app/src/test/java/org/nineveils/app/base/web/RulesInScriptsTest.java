@@ -49,6 +49,9 @@ class RulesInScriptsTest {
     for (String type : PictureReader.MEDIA_TYPES) {
       assertThat(name.matcher("a." + type.replace("image/", "")).find()).as(type).isTrue();
     }
+    for (String ending : PictureReader.RAW_ENDINGS) {
+      assertThat(name.matcher("a." + ending).find()).as(ending).isTrue();
+    }
     assertThat(name.matcher("A.JPG").find()).isTrue();
     assertThat(name.matcher("a.gif").find()).isFalse();
   }
