@@ -19,7 +19,10 @@ export function summary(changes) {
 }
 
 /** How many photos wear what changes; empty where nobody counted. */
-const worn = (n) => (n === undefined ? "" : n === 0 ? "" : n === 1 ? "one photo wears it" : `${n} photos wear it`);
+function worn(photos = []) {
+  if (photos.length === 0) return "";
+  return photos.length === 1 ? "one photo wears it" : `${photos.length} photos wear it`;
+}
 
 export class SinceList {
   #asked = 0;
@@ -50,14 +53,19 @@ export class SinceList {
   }
 
   #line(change, address, asked) {
-    const picture = (side) =>
+    const picture = (side, photo) =>
       Object.assign(new Image(), {
         alt: side === "old" ? "Before" : "Now",
         loading: "lazy",
-        src: `${address}/${side}?of=${asked}-${Date.now()}`,
+        src: `${address}/${side}?of=${asked}-${Date.now()}${photo ? `&photo=${photo}` : ""}`,
       });
-    const shown = (side) => (this.pictures && change[side] ? [picture(side)] : []);
-    const pictures = element("span", { className: "since-two" }, ...shown("old"), ...shown("now"));
+    const shown = (side, photo) => (this.pictures && change[side] ? [picture(side, photo)] : []);
+    const two = (photo) => element("span", { className: "since-two" }, ...shown("old", photo), ...shown("now", photo));
+    const pictures = element(
+      "span",
+      { className: "since-photos" },
+      ...(change.photos?.length ? change.photos : [0]).map(two),
+    );
     const by = element("b", { className: "since-by", textContent: change.word });
     if (change.sort === "look" && this.pictures) {
       by.textContent = "…";

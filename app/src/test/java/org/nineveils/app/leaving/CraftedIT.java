@@ -82,14 +82,21 @@ class CraftedIT {
   }
 
   @Test
-  void aMarkThatComesWithAnotherKeyIsTakenInAndTheDeskSaysSo() {
+  void aMarkThatComesWithAnotherKeyIsAskedAboutOnceAndSaidInTheList() {
     String one = http.upload("/api/desk", FILE, release("Ferns three", KEY)).body();
     assertThat(signed(one)).contains("a key that this desk had not seen before");
     String two = http.upload("/api/desk", FILE, release("Ferns four", KEY)).body();
     assertThat(signed(two)).contains("known since");
     MakersKey other = MakersKey.make();
-    String three = http.upload("/api/desk", FILE, release("Ferns five", other)).body();
+    byte[] five = release("Ferns five", other);
+    assertThat(http.upload("/api/desk", FILE, five).body())
+        .contains("it is not signed with the key that you have known since", "sure=true");
+    String three = http.upload("/api/desk?sure=true", FILE, five).body();
     assertThat(signed(three)).contains("was signed with another one, " + KEY.named());
+    assertThat(http.get("/desk").body())
+        .contains("another key than before", "signed, known since", "signed, first time");
+    String four = http.upload("/api/desk", FILE, release("Ferns six", other)).body();
+    assertThat(signed(four)).as("not asked again").contains("was signed with another one");
   }
 
   private String signed(String answer) {

@@ -123,7 +123,10 @@ public final class Since {
       words.add("moved from %s to %s".formatted(was.section().name(), own.section().name()));
     }
     List<EffectDifferences.Difference> differences = EffectDifferences.between(old, now);
-    differences.stream().limit(TOLD).map(Since::phrase).forEach(words::add);
+    differences.stream()
+        .limit(TOLD)
+        .flatMap(d -> phrases(d, old, now).stream())
+        .forEach(words::add);
     if (differences.size() > TOLD) {
       words.add(String.format(Locale.ROOT, "and %d things more", differences.size() - TOLD));
     }
@@ -137,11 +140,14 @@ public final class Since {
     return Optional.of(change(sort, own, words, was.part(), own.part()));
   }
 
+  private static List<String> phrases(EffectDifferences.Difference d, Effect old, Effect now) {
+    return d.field().equals("dials") ? DialWords.of(old, now) : List.of(phrase(d));
+  }
+
   private static String phrase(EffectDifferences.Difference d) {
     boolean whole = d.veil().isEmpty();
     return switch (d.field()) {
       case "note" -> "new words in its note";
-      case "dials" -> "other dials";
       case "order" -> "its veils hang in another order";
       case "veil" ->
           d.ours().equals("not here")

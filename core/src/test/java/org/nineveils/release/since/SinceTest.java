@@ -11,6 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.nineveils.kit.StackingRule;
 import org.nineveils.release.Release;
 import org.nineveils.testing.Pictures;
+import org.nineveils.veil.Dial;
 import org.nineveils.veil.Effect;
 import org.nineveils.veil.Veil;
 
@@ -83,6 +84,26 @@ class SinceTest {
                         part("Other", BRIGHT.startingAt(0.5))))
                 .get(0))
         .contains("section Willow, Looks: one at a time instead of stack freely");
+  }
+
+  private static Effect dialled(Dial... dials) {
+    return new Effect(
+        BRIGHT.veils(), BRIGHT.note(), 1, List.of(dials), BRIGHT.start(), BRIGHT.madeFor());
+  }
+
+  @Test
+  void whatBecameOfADialIsToldByItsLabels() {
+    String veil = LIGHT.id();
+    Effect was =
+        dialled(
+            new Dial(veil, "exposure", "Light", 0, 1), new Dial(veil, "contrast", "Bite", 0, 20));
+    Effect is =
+        dialled(
+            new Dial(veil, "exposure", "Daylight", 0, 1.5),
+            new Dial(veil, "temperature", "Warmth", -10, 10));
+    assertThat(said(release("", part("Bright", was)), release("", part("Bright", is))))
+        .containsExactly(
+            "“Bright”: the dial “Light” is called “Daylight” now; the dial “Daylight” runs from 0 to 1.5 instead of 0 to 1; a new dial, “Warmth”; without the dial “Bite”.");
   }
 
   /** A kit is the one that it was by what it shares, not by its name. */

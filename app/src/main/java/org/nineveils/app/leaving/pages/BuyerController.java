@@ -51,7 +51,7 @@ class BuyerController {
     model.addAttribute("cover", snapshot.cover() != null);
     model.addAttribute(
         "pictures", snapshot.effects().values().stream().anyMatch(s -> s.photo() != null));
-    model.addAttribute("signed", "");
+    model.addAttribute("signed", null);
     model.addAttribute("back", "/collections/" + id);
     return "leaving/collections/release";
   }

@@ -10,6 +10,7 @@ import org.nineveils.app.base.web.Uploads;
 import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.app.photo.photos.Side;
 import org.nineveils.app.photo.render.Answers;
+import org.nineveils.app.wear.fitting.Vouched;
 import org.nineveils.guide.GuideFormat;
 import org.nineveils.release.Checksums;
 import org.nineveils.release.Release;
@@ -56,11 +57,16 @@ class DeskController {
    *
    * @param newer what could take its place; null for nothing
    * @param cover whether it has one
+   * @param vouched who vouches for it
    */
-  record Line(DeskRow row, Updates.Newer newer, boolean cover) {}
+  record Line(DeskRow row, Updates.Newer newer, boolean cover, Vouched vouched) {}
 
   private Line line(DeskRow row) {
-    return new Line(row, updates.newer(row).orElse(null), desk.release(row).cover().isThere());
+    return new Line(
+        row,
+        updates.newer(row).orElse(null),
+        desk.release(row).cover().isThere(),
+        desk.vouched(row));
   }
 
   /** The desk; a page of the stall hands over the code that is to be fetched. */
@@ -84,7 +90,7 @@ class DeskController {
     model.addAttribute("news", release.news());
     model.addAttribute("cover", release.cover().isThere());
     model.addAttribute("pictures", false);
-    model.addAttribute("signed", desk.signed(row));
+    model.addAttribute("signed", desk.vouched(row));
     model.addAttribute("newer", updates.newer(row).orElse(null));
     model.addAttribute("before", updates.before(row));
     model.addAttribute("at", row);

@@ -5,7 +5,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.nineveils.app.base.data.Blobs;
 import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.memory.Budget;
@@ -16,6 +18,7 @@ import org.nineveils.app.photo.photos.Photo;
 import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.app.photo.photos.Side;
 import org.nineveils.app.photo.render.Thumbnails;
+import org.nineveils.app.wear.fitting.Vouched;
 import org.nineveils.app.wear.fitting.Wardrobe;
 import org.nineveils.app.wear.fitting.WardrobeSource;
 import org.nineveils.app.wear.fitting.WornFittings;
@@ -66,6 +69,9 @@ public class DeskService implements WardrobeSource {
     this.fittings = fittings;
     this.open = budget.shelf("open releases", Release::bytes);
   }
+
+  /** By checksum of the file, which never becomes another. */
+  private final Map<String, Signed> signatures = new ConcurrentHashMap<>();
 
   public List<DeskRow> all() {
     return store.all();
@@ -174,10 +180,17 @@ public class DeskService implements WardrobeSource {
     return open.get(row.sha(), () -> ReleaseReader.read(blobs.get(row.sha()), row.name()));
   }
 
-  /** What is to be said of a release's signature. */
-  String signed(DeskRow row) {
-    Signed signed = ReleaseReader.signed(blobs.get(row.sha()), row.name());
-    return keys.said(signed, row.makersMark(), row.sha());
+  /** Who vouches for a release. */
+  Vouched vouched(DeskRow row) {
+    Signed signed =
+        signatures.computeIfAbsent(
+            row.sha(), sha -> ReleaseReader.signed(blobs.get(sha), row.name()));
+    return keys.vouched(signed, row.makersMark(), row.sha());
+  }
+
+  @Override
+  public Optional<Vouched> vouched(long id) {
+    return Optional.of(vouched(get(id)));
   }
 
   /** One effect of a release on a photo, small. */

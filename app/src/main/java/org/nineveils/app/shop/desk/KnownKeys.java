@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.nineveils.app.base.undo.Journal;
 import org.nineveils.app.base.undo.Obstacle;
+import org.nineveils.app.wear.fitting.Vouched;
 import org.nineveils.name.Names;
 import org.nineveils.release.signing.PublicKeys;
 import org.nineveils.release.signing.Signed;
@@ -46,32 +47,47 @@ class KnownKeys {
   }
 
   /**
-   * Asks where a release is not signed whose maker has always signed: whoever changes a release can
-   * take its signature out. What was answered is remembered.
+   * Asks where a release is not signed as its maker has signed before: whoever changes a release
+   * can take its signature out, or sign with another key. It is asked once: what was answered is
+   * remembered.
    *
    * @param sure she was asked and wants it
    * @throws Obstacle with the question
    */
   void ask(Signed signed, String mark, String fileName, boolean sure) {
-    if (signed.state() != Signed.State.UNSIGNED || mark.isBlank()) {
-      return;
-    }
-    Optional<Known> before = another(mark, "");
-    if (before.isEmpty() || isTakenUnsigned(mark)) {
+    Optional<Known> before = mark.isBlank() ? Optional.empty() : another(mark, signed.key());
+    if (before.isEmpty() || isTakenAlready(signed, mark)) {
       return;
     }
     if (!sure) {
       throw new Obstacle(
-          "“%s” is not signed, but what came as “%s” before was signed with key %s. It may have been changed by somebody else: ask the maker first. Nothing was taken in."
-              .formatted(fileName, mark, PublicKeys.named(before.get().key())),
+          question(signed, mark, fileName, before.get()),
           List.of(new Obstacle.Offer("Take it in all the same", "sure=true")));
     }
-    String now = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
-    journal.quietly(
-        () ->
-            db.sql("insert or ignore into unsigned_mark (mark_key, since) values (?, ?)")
-                .params(Names.key(mark), now)
-                .update());
+    if (signed.key().isEmpty()) {
+      String now = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString();
+      journal.quietly(
+          () ->
+              db.sql("insert or ignore into unsigned_mark (mark_key, since) values (?, ?)")
+                  .params(Names.key(mark), now)
+                  .update());
+    }
+  }
+
+  private static String question(Signed signed, String mark, String fileName, Known before) {
+    String since = before.since().substring(0, 10);
+    return signed.key().isEmpty()
+        ? "“%s” is not signed, but what came as “%s” before was signed with key %s. It may have been changed by somebody else: ask the maker first. Nothing was taken in."
+            .formatted(fileName, mark, PublicKeys.named(before.key()))
+        : "“%s” says that it is by “%s”, but it is not signed with the key that you have known since %s, %s. Somebody else may have made it: ask the maker first. Nothing was taken in."
+            .formatted(fileName, mark, since, PublicKeys.named(before.key()));
+  }
+
+  /** Whether she has something of that mark already that was signed so, or unsigned as it is. */
+  private boolean isTakenAlready(Signed signed, String mark) {
+    return signed.key().isEmpty()
+        ? isTakenUnsigned(mark)
+        : find(signed.key()).filter(k -> Names.key(k.mark()).equals(Names.key(mark))).isPresent();
   }
 
   private boolean isTakenUnsigned(String mark) {
@@ -86,29 +102,50 @@ class KnownKeys {
    *
    * @param sha of its file
    */
-  String said(Signed signed, String mark, String sha) {
+  Vouched vouched(Signed signed, String mark, String sha) {
+    Optional<Known> other = mark.isBlank() ? Optional.empty() : another(mark, signed.key());
+    if (signed.state() == Signed.State.CHANGED) {
+      return new Vouched(
+          "changed",
+          "changed since it was signed",
+          "Changed after it was signed with key %s.".formatted(signed.named()),
+          true);
+    }
     if (signed.state() == Signed.State.UNSIGNED) {
-      return another(mark, "")
+      return other
           .map(
               k ->
-                  "Not signed, though what came as “%s” before was signed with key %s: it may have been changed by somebody else."
-                      .formatted(mark, PublicKeys.named(k.key())))
-          .orElse("Not signed: nobody vouches for who made it.");
+                  new Vouched(
+                      "unsigned",
+                      "not signed, unlike before",
+                      "Not signed, though what came as “%s” before was signed with key %s: it may have been changed by somebody else."
+                          .formatted(mark, PublicKeys.named(k.key())),
+                      true))
+          .orElse(
+              new Vouched(
+                  "unsigned", "not signed", "Not signed: nobody vouches for who made it.", false));
     }
-    if (signed.state() == Signed.State.CHANGED) {
-      return "Changed after it was signed with key %s.".formatted(signed.named());
+    String by = "Signed with key %s".formatted(signed.named());
+    if (other.isPresent()) {
+      return new Vouched(
+          "other",
+          "another key than before",
+          "%s. What came as “%s” before was signed with another one, %s, known since %s: ask the maker if that is right."
+              .formatted(
+                  by,
+                  mark,
+                  PublicKeys.named(other.get().key()),
+                  other.get().since().substring(0, 10)),
+          true);
     }
     Optional<Known> known = find(signed.key());
-    String by = "Signed with key %s".formatted(signed.named());
-    Optional<Known> other = another(mark, signed.key());
-    if (other.isPresent()) {
-      return "%s. What came as “%s” before was signed with another one, %s: ask the maker if that is right."
-          .formatted(by, mark, PublicKeys.named(other.get().key()));
-    }
     if (known.isEmpty() || known.get().sha().equals(sha)) {
-      return by + ", a key that this desk had not seen before.";
+      return new Vouched(
+          "first", "signed, first time", by + ", a key that this desk had not seen before.", false);
     }
-    return "%s, known since %s.".formatted(by, known.get().since().substring(0, 10));
+    String since = known.get().since().substring(0, 10);
+    return new Vouched(
+        "known", "signed, known since " + since, "%s, known since %s.".formatted(by, since), false);
   }
 
   /** A key that something of that mark was signed with earlier. */

@@ -8,6 +8,7 @@ import org.nineveils.app.base.undo.Undo;
 import org.nineveils.app.photo.photos.PhotoService;
 import org.nineveils.app.photo.photos.Side;
 import org.nineveils.app.photo.render.Answers;
+import org.nineveils.app.wear.folders.WatchedFolders;
 import org.nineveils.document.Json;
 import org.nineveils.release.since.ChangesJson;
 import org.springframework.http.ResponseEntity;
@@ -27,12 +28,19 @@ class UpdateController {
   private final Updates updates;
   private final DeskService desk;
   private final PhotoService photos;
+  private final WatchedFolders watched;
   private final Journal journal;
 
-  UpdateController(Updates updates, DeskService desk, PhotoService photos, Journal journal) {
+  UpdateController(
+      Updates updates,
+      DeskService desk,
+      PhotoService photos,
+      WatchedFolders watched,
+      Journal journal) {
     this.updates = updates;
     this.desk = desk;
     this.photos = photos;
+    this.watched = watched;
     this.journal = journal;
   }
 
@@ -58,7 +66,9 @@ class UpdateController {
   String page(@PathVariable("old") long old, @PathVariable("now") long now, Model model) {
     model.addAttribute("old", desk.get(old));
     model.addAttribute("now", desk.get(now));
-    model.addAttribute("signed", desk.signed(desk.get(now)));
+    model.addAttribute("signed", desk.vouched(desk.get(now)));
+    model.addAttribute("release", desk.release(desk.get(now)));
+    model.addAttribute("watched", watched.names());
     model.addAttribute("photographed", !photos.all(Side.DESK).isEmpty());
     return "shop/desk/update";
   }
@@ -71,7 +81,7 @@ class UpdateController {
     List<Map<String, Object>> changes = new ArrayList<>();
     for (Map<String, Object> change :
         ChangesJson.format(all.stream().map(Updates.Touched::change).toList())) {
-      change.put("photos", all.get(changes.size()).photos().size());
+      change.put("photos", all.get(changes.size()).photos());
       changes.add(change);
     }
     return Json.object("changes", changes);
@@ -93,9 +103,11 @@ class UpdateController {
       @PathVariable("now") long now,
       @PathVariable("number") int number,
       @PathVariable("side") String side,
+      @RequestParam(name = "photo", defaultValue = "0") long photo,
       WebRequest request) {
     boolean before = side.equals("old");
-    return Answers.jpeg(updates.picture(desk.get(old), desk.get(now), number, before), request);
+    return Answers.jpeg(
+        updates.picture(desk.get(old), desk.get(now), number, before, photo), request);
   }
 
   /** Lets one take the other's place, newer or older. */

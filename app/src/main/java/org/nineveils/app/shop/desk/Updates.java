@@ -180,26 +180,35 @@ class Updates {
     return all.get(number);
   }
 
-  /** The photo that shows a change: one that wears it, or the first of the desk. */
-  private Photo showing(Touched touched) {
+  /**
+   * The photo that shows a change: one that wears it, or the first of the desk.
+   *
+   * @param wanted its id; 0 for any
+   */
+  private Photo showing(Touched touched, long wanted) {
     List<Photo> all = photos.all(Side.DESK);
     return all.stream()
         .filter(p -> touched.photos().isEmpty() || touched.photos().contains(p.id()))
+        .filter(p -> wanted == 0 || p.id() == wanted)
         .findFirst()
         .orElseThrow(() -> new NotFound("There is no photo at the desk yet."));
   }
 
-  /** An effect before or after an update, on a photo of hers. */
-  Thumbnails.Small picture(DeskRow old, DeskRow now, int number, boolean before) {
+  /**
+   * An effect before or after an update, on a photo of hers.
+   *
+   * @param photo its id; 0 for any that wears it
+   */
+  Thumbnails.Small picture(DeskRow old, DeskRow now, int number, boolean before, long photo) {
     Touched touched = change(old, now, number);
     String sha = (before ? old : now).sha();
-    return looks.picture(showing(touched), touched.change(), before, sha);
+    return looks.picture(showing(touched, photo), touched.change(), before, sha);
   }
 
   /** How far a change moves that photo: mean ΔE00. */
   double moved(DeskRow old, DeskRow now, int number) {
     Touched touched = change(old, now, number);
-    return looks.moved(showing(touched), touched.change());
+    return looks.moved(showing(touched, 0), touched.change());
   }
 
   /**

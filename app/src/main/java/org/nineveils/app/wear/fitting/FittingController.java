@@ -100,6 +100,7 @@ class FittingController {
     model.addAttribute("row", row);
     model.addAttribute("desk", desk);
     model.addAttribute("wardrobe", wardrobe);
+    model.addAttribute("vouched", wardrobes.vouched(row.wardrobe()).orElse(null));
     model.addAttribute("keepers", wardrobe.keepers().get());
     model.addAttribute("sections", Shown.sections(wardrobe));
     model.addAttribute("photo", photo);

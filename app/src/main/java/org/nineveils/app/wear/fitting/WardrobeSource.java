@@ -1,6 +1,7 @@
 package org.nineveils.app.wear.fitting;
 
 import java.util.List;
+import java.util.Optional;
 
 /** A feature that offers wardrobes; a fitting names its wardrobe as “prefix:id”. */
 public interface WardrobeSource {
@@ -24,4 +25,9 @@ public interface WardrobeSource {
    * @throws org.nineveils.app.base.fault.NotFound with a sentence if it is gone
    */
   Wardrobe open(long id);
+
+  /** Who vouches for the wardrobe of that id; empty for what is the user's own. */
+  default Optional<Vouched> vouched(long id) {
+    return Optional.empty();
+  }
 }

@@ -63,6 +63,15 @@ class Wardrobes {
         : kept.get("%s at %s".formatted(name, journal.place()), () -> source.open(id));
   }
 
+  /** Who vouches for a wardrobe; empty for what is the user's own. */
+  Optional<Vouched> vouched(String name) {
+    String[] parts = name.split(":", 2);
+    return sources.stream()
+        .filter(s -> s.prefix().equals(parts[0]))
+        .findFirst()
+        .flatMap(s -> s.vouched(Long.parseLong(parts[1])));
+  }
+
   /** What fittings of one side can choose from. */
   List<WardrobeSource.Choice> choices(String prefix) {
     return sources.stream()

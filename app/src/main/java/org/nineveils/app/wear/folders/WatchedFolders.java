@@ -107,6 +107,11 @@ public class WatchedFolders {
    */
   record Shown(WatchRows.Watched row, String to, WatchRows.Count count, List<String> faults) {}
 
+  /** Names of the folders that are watched. */
+  public List<String> names() {
+    return store.all().stream().map(WatchRows.Watched::folder).toList();
+  }
+
   List<Shown> all() {
     return store.all().stream()
         .map(

@@ -130,6 +130,27 @@ class TakingOffTest {
     keys.ask(unsigned, "Other", "a.zip", false);
     keys.ask(unsigned, "Quillfern", "a.zip", true);
     keys.ask(unsigned, "Quillfern", "b.zip", false);
-    assertThat(keys.said(unsigned, "Quillfern", "sha2")).contains("may have been changed");
+    assertThat(keys.vouched(unsigned, "Quillfern", "sha2").said())
+        .contains("may have been changed");
+  }
+
+  @Test
+  void anotherKeyOfAKnownMarkIsAskedAboutOnceAndOneOfNobodyIsNot() {
+    byte[] list = {1, 2, 3};
+    Signed own = Signed.read(Signed.file(MakersKey.make(), list), list);
+    Signed other = Signed.read(Signed.file(MakersKey.make(), list), list);
+    keys.ask(own, "Quillfern", "a.zip", false);
+    keys.see(own, "Quillfern", "sha");
+    assertThat(keys.vouched(own, "Quillfern", "sha").id()).isEqualTo("first");
+    assertThat(keys.vouched(own, "Quillfern", "sha2").id()).isEqualTo("known");
+    keys.ask(own, "Quillfern", "b.zip", false);
+    assertThatThrownBy(() -> keys.ask(other, " quillFERN", "c.zip", false))
+        .hasMessageContaining("not signed with the key that you have known since");
+    keys.ask(other, "Quillfern", "c.zip", true);
+    keys.see(other, "Quillfern", "sha3");
+    keys.ask(other, "Quillfern", "d.zip", false);
+    assertThat(keys.vouched(other, "Quillfern", "sha3").doubtful()).isTrue();
+    keys.ask(other, "", "e.zip", false); // nobody's: there is nobody to take it for
+    assertThat(keys.vouched(Signed.read(null, list), "", "sha4").doubtful()).isFalse();
   }
 }

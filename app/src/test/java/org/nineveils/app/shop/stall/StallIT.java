@@ -203,6 +203,7 @@ class StallIT {
       assertThat(Axe.faults(desk)).isEmpty();
       assertThat(desk.locator("[data-since-said]").innerText())
           .contains("2 look different", "One of them is worn by your photos");
+      assertThat(desk.locator("[data-makers-words]").count()).isEqualTo(1);
       Locator first = desk.locator("[data-since] li").first();
       assertThat(first.innerText())
           .contains("Low sun", "30 % instead of 60 %", "one photo wears it");
