@@ -5,10 +5,10 @@ import { fetchedWords } from "../../../main/resources/static/js/leaving/collecti
 import { forPhotos } from "../../../main/resources/static/js/shop/desk/for-photos.js";
 
 test("an update is told by what photos wear of it, not by what the maker changed", () => {
-  const look = (photos) => ({ sort: "look", photos });
+  const look = (n) => ({ sort: "look", photos: [1, 2, 3].slice(0, n) });
   assert.equal(forPhotos([]), "Nothing that is seen has changed.");
   assert.equal(
-    forPhotos([look(0), { sort: "new", photos: 0 }]),
+    forPhotos([look(0), { sort: "new", photos: [] }]),
     "1 new, 1 looks different. No photo of yours looks different for it.",
   );
   assert.equal(
@@ -16,7 +16,7 @@ test("an update is told by what photos wear of it, not by what the maker changed
     "2 look different. One of them is worn by your photos and looks different.",
   );
   assert.equal(
-    forPhotos([look(1), look(1), { sort: "gone", photos: 2 }]),
+    forPhotos([look(1), look(1), { sort: "gone", photos: [1, 2] }]),
     "2 look different, 1 taken out. 2 of them are worn by your photos and look different.",
   );
 });

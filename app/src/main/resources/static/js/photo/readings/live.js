@@ -12,9 +12,15 @@ export class Live {
    * @param address gives that of the stage's pictures
    * @param body of a request for the finished picture; null where there is none now
    * @param limits { kit, section }: whose count
+   * With [data-live-figures] things are said in words first, and in figures where that is pressed.
    */
   constructor(find, address, body, limits) {
     Object.assign(this, { lines: find("live"), over: find("live-over"), address, body, limits, turn: 0 });
+    this.figures = find("live-figures");
+    this.figures?.addEventListener("click", () => {
+      this.figures.setAttribute("aria-pressed", String(!this.#wantsFigures()));
+      if (this.head) this.#show(this.head);
+    });
   }
 
   /** The picture is another: it is measured once it rests. */
@@ -39,24 +45,45 @@ export class Live {
     }
   }
 
-  #show({ lines, over }) {
+  #wantsFigures() {
+    return !this.figures || this.figures.getAttribute("aria-pressed") === "true";
+  }
+
+  #show(head) {
+    this.head = head;
+    if (this.#wantsFigures()) this.#inFigures(head);
+    else this.#inWords(head);
+  }
+
+  #list(lines) {
     this.lines.replaceChildren(
-      ...lines.flatMap(([name, words]) => [
-        Object.assign(document.createElement("dt"), { textContent: name }),
+      ...lines.flatMap(([name, words, className = ""]) => [
+        Object.assign(document.createElement("dt"), { textContent: name, className }),
         Object.assign(document.createElement("dd"), { textContent: words }),
       ]),
-      ...over.flatMap(([state, word, value, unit]) => [
-        Object.assign(document.createElement("dt"), { textContent: state, className: `is-${state}` }),
-        Object.assign(document.createElement("dd"), { textContent: `${word} ${valueWords(value, unit)}` }),
-      ]),
     );
+  }
+
+  /** For photographers: what was chosen, such as grey skin in a black-and-white, is no warning. */
+  #inWords({ plain, over }) {
+    const told = over.filter(([, , , , words]) => words !== "");
+    this.#list([...plain, ...told.map(([state, , , , words]) => ["Look at", words, `is-${state}`])]);
+    const worst = told.find(([state]) => state === "over");
+    this.over.hidden = !worst;
+    if (!worst) return;
+    const line = Object.assign(document.createElement("span"), { className: "verdict is-over", textContent: worst[4] });
+    this.over.replaceChildren(line);
+    this.over.title = told.map(([, , , , words]) => words).join("\n");
+  }
+
+  #inFigures({ lines, over }) {
+    this.#list([...lines, ...over.map(([s, word, v, unit]) => [s, `${word} ${valueWords(v, unit)}`, `is-${s}`])]);
     const worst = over.find(([state]) => state === "over");
     this.over.hidden = !worst;
-    if (worst) {
-      const [state, word, value, unit] = worst;
-      const line = verdictLine({ state, measure: word, value, words: "" }, new Map([[word, { word, unit }]]));
-      this.over.replaceChildren(line);
-      this.over.title = over.map(([s, w, v, u]) => `${s} · ${w} ${valueWords(v, u)}`).join("\n");
-    }
+    if (!worst) return;
+    const [state, word, value, unit] = worst;
+    const line = verdictLine({ state, measure: word, value, words: "" }, new Map([[word, { word, unit }]]));
+    this.over.replaceChildren(line);
+    this.over.title = over.map(([s, w, v, u]) => `${s} · ${w} ${valueWords(v, u)}`).join("\n");
   }
 }

@@ -97,7 +97,9 @@ export function coverWords(fitting, piece, veil) {
   const followed = paintedAs(fitting, piece, veil.id);
   if (followed !== veil.id) return ` · as ${piece.effect.veils.find((v) => v.id === followed).name}`;
   const { cover } = maskOf(fitting, piece, veil.id);
-  return { "brush-on": ` · brush on ${veil.meantFor}`.trimEnd(), "by-rule": " · by rule", everywhere: "" }[cover];
+  return { "brush-on": ` · brush on ${veil.meantFor}`.trimEnd(), "by-rule": " · finds its place", everywhere: "" }[
+    cover
+  ];
 }
 
 /**

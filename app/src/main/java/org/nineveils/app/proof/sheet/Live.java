@@ -11,6 +11,7 @@ import org.nineveils.document.Fields;
 import org.nineveils.document.Json;
 import org.nineveils.proof.Limits;
 import org.nineveils.proof.LiveWords;
+import org.nineveils.proof.PlainWords;
 import org.nineveils.proof.Readings;
 import org.nineveils.proof.Trial;
 import org.nineveils.proof.Verdict;
@@ -38,6 +39,8 @@ class Live implements LiveReadings {
     Readings taken = Readings.of(pair);
     List<Object> lines = new ArrayList<>();
     LiveWords.of(plain, pair, taken).forEach(l -> lines.add(List.of(l.name(), l.words())));
+    List<Object> plainly = new ArrayList<>();
+    PlainWords.of(pair, taken).forEach(l -> plainly.add(List.of(l.name(), l.words())));
     List<Object> over = new ArrayList<>();
     taken.verdicts(limits(wanted), id -> "").stream()
         .filter(v -> v.state() == Verdict.State.OVER || v.state() == Verdict.State.NEAR)
@@ -49,8 +52,9 @@ class Live implements LiveReadings {
                         v.state().word(),
                         v.measure().word(),
                         v.reading().value(),
-                        v.measure().unit())));
-    return Json.object("lines", lines, "over", over);
+                        v.measure().unit(),
+                        PlainWords.isChosen(pair, v) ? "" : PlainWords.of(v))));
+    return Json.object("lines", lines, "plain", plainly, "over", over);
   }
 
   private Limits limits(Fields wanted) {

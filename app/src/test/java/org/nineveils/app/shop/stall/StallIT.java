@@ -203,10 +203,10 @@ class StallIT {
       assertThat(Axe.faults(desk)).isEmpty();
       assertThat(desk.locator("[data-since-said]").innerText())
           .contains("2 look different", "One of them is worn by your photos");
-      assertThat(desk.locator("[data-makers-words]").count()).isEqualTo(1);
       Locator first = desk.locator("[data-since] li").first();
       assertThat(first.innerText())
           .contains("Low sun", "30 % instead of 60 %", "one photo wears it");
+      assertThat(first.locator(".since-two").count()).isEqualTo(1);
       desk.waitForFunction(
           "() => /ΔE [1-9]/.test(document.querySelector('[data-since] .since-by').textContent)");
       desk.waitForFunction(
@@ -230,6 +230,15 @@ class StallIT {
       assertThat(desk.locator("[aria-label='Favourite: Slate matte']").getAttribute("aria-pressed"))
           .isEqualTo("true");
       assertThat(http.get("/desk").body()).doesNotContain("/desk/1\"");
+
+      // words first, figures where they are wanted, and who vouches for it
+      desk.locator("[data-live] dd").first().waitFor();
+      assertThat(desk.locator("[data-live]").innerText())
+          .contains("Skin", "Contrast")
+          .doesNotContain("L*", "°", "‰", "ΔE");
+      desk.locator("[data-live-figures]").click();
+      assertThat(desk.locator("[data-live]").innerText()).contains("L*");
+      assertThat(desk.locator("[data-vouched]").innerText()).contains("signed");
 
       // and back
       desk.navigate("/desk/2");
