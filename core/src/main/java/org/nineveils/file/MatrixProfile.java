@@ -22,6 +22,7 @@ final class MatrixProfile {
   /** Curve of sRGB as type 3 of parametric curves: exponent, then a…d. */
   private static final double[] SRGB_CURVE = {2.4, 1 / 1.055, 0.055 / 1.055, 1 / 12.92, 0.04045};
 
+  @SuppressWarnings("ArrayRecordComponent") // as it stands in the file
   private record Tag(String name, byte[] data) {}
 
   private MatrixProfile() {}

@@ -55,7 +55,7 @@ public final class OutSpace {
   private static OutSpace own(byte[] photo) {
     ICC_Profile own = PictureReader.profile(photo).orElse(null);
     if (own == null) {
-      boolean optional = !RawMark.isRaw(photo) && CameraTags.of(photo).space() == NamedSpace.OP_RGB;
+      boolean optional = !RawMark.isRaw(photo) && CameraTags.of(photo).space() != null;
       return optional ? OP_RGB : SRGB;
     }
     if (Profiles.isSrgb(own) || own.getColorSpaceType() != ColorSpace.TYPE_RGB) {
@@ -63,8 +63,8 @@ public final class OutSpace {
     }
     OutSpace out = new OutSpace(own.getData(), p -> converted(p, own), false);
     try {
-      out.into.apply(Picture.blank(1, 1)); // some profiles only go one way
-      return out;
+      Picture tried = out.into.apply(Picture.blank(1, 1)); // some profiles only go one way
+      return tried.width() == 1 ? out : SRGB;
     } catch (CMMException | IllegalArgumentException e) {
       return SRGB;
     }

@@ -54,7 +54,7 @@ final class Profiles {
     Map<Integer, byte[]> parts = new TreeMap<>();
     int at = 2;
     while (at + 4 < jpeg.length && (jpeg[at] & 0xff) == 0xff && (jpeg[at + 1] & 0xff) != SCAN) {
-      int length = (jpeg[at + 2] & 0xff) << 8 | jpeg[at + 3] & 0xff;
+      int length = ((jpeg[at + 2] & 0xff) << 8) | (jpeg[at + 3] & 0xff);
       int end = at + 2 + length;
       int from = at + 4 + MARK.length + 2;
       boolean isPart =

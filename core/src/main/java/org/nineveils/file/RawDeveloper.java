@@ -147,7 +147,7 @@ final class RawDeveloper {
   }
 
   private static float sample(byte[] row, int at) {
-    return ((row[at] & 0xff) << 8 | row[at + 1] & 0xff) / (float) DEEP;
+    return (((row[at] & 0xff) << 8) | (row[at + 1] & 0xff)) / (float) DEEP;
   }
 
   private static void empty(Path folder) {
