@@ -6,9 +6,7 @@ import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
@@ -213,14 +211,12 @@ final class ApplyCommand implements Callable<Integer> {
   private void one(Path from, Stack stack, Manner manner, PictureFormat format, Path to) {
     Picture full = PictureReader.read(from);
     Picture source = size == null ? full : Scaling.toLongSide(full, size);
-    List<Bundle> all = new ArrayList<>(stack.bundles());
-    OutputSharpening.ofId(sharpen)
-        .veil(source.longSide())
-        .ifPresent(veil -> all.add(Bundle.of(List.of(veil))));
+    Stack sharpened =
+        OutputSharpening.ofId(sharpen).veil(source.longSide()).map(stack::under).orElse(stack);
     byte[] file = file(from);
     PhotoData own = PhotoData.of(file);
     PictureWriter.write(
-        Renderer.strips(source, new Stack(all), manner),
+        Renderer.strips(source, sharpened, manner),
         format,
         quality,
         OutSpace.of(SpaceChoice.ofId(space), file),
@@ -243,7 +239,10 @@ final class ApplyCommand implements Callable<Integer> {
       try {
         String name =
             pattern.of(
-                String.valueOf(from.getFileName()), look, number, PhotoData.of(file(from)).taken());
+                String.valueOf(from.getFileName()),
+                look,
+                number,
+                () -> PhotoData.of(file(from)).taken());
         Path to =
             NewFile.write(
                 out, name, format.suffix(), part -> one(from, stack, manner, format, part));

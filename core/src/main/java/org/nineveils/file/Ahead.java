@@ -2,6 +2,7 @@ package org.nineveils.file;
 
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import org.nineveils.picture.OverStrips;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Strips;
 
@@ -9,33 +10,17 @@ import org.nineveils.picture.Strips;
  * Strips that are made while the one before is being written: an encoder works on one processor,
  * which leaves the others idle.
  */
-public final class Ahead implements Strips {
-  private final Strips strips;
+public final class Ahead extends OverStrips {
   private CompletableFuture<Picture> next;
   private int nextTop;
 
   private Ahead(Strips strips) {
-    this.strips = strips;
+    super(strips);
   }
 
   /** The same strips, one made ahead; as they are where there is just one. */
   public static Strips of(Strips strips) {
     return strips.rows() < strips.height() ? new Ahead(strips) : strips;
-  }
-
-  @Override
-  public int width() {
-    return strips.width();
-  }
-
-  @Override
-  public int height() {
-    return strips.height();
-  }
-
-  @Override
-  public int rows() {
-    return strips.rows();
   }
 
   /**

@@ -3,7 +3,6 @@ package org.nineveils.file;
 import java.nio.ByteBuffer;
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
-import java.util.stream.IntStream;
 import org.nineveils.colour.Bradford;
 import org.nineveils.colour.Chromaticity;
 import org.nineveils.colour.Matrix3;
@@ -175,27 +174,7 @@ record NamedSpace(Matrix3 toLinear, DoubleUnaryOperator decode, DoubleUnaryOpera
 
   /** The picture in sRGB; what lies outside it is brought to its nearest border. */
   Picture toSrgb(Picture p) {
-    float[] light = new float[CODES];
-    float[] code = new float[CODES];
-    for (int i = 0; i < CODES; i++) {
-      light[i] = (float) decode.applyAsDouble(i / (CODES - 1.0));
-    }
-    for (int i = 0; i < CODES; i++) {
-      code[i] = (float) Srgb.encode(i / (CODES - 1.0));
-    }
-    double[] m = toLinear.rows();
-    Picture out = Picture.blank(p.width(), p.height());
-    float[][] to = {out.r(), out.g(), out.b()};
-    for (int i = 0; i < p.r().length; i++) {
-      float r = light[index(p.r()[i])];
-      float g = light[index(p.g()[i])];
-      float b = light[index(p.b()[i])];
-      for (int c = 0; c < 3; c++) {
-        double v = m[3 * c] * r + m[3 * c + 1] * g + m[3 * c + 2] * b;
-        to[c][i] = v < 0.002 ? (float) Srgb.encode(Math.max(0, v)) : code[index((float) v)];
-      }
-    }
-    return out;
+    return told(p, decode, toLinear, Srgb::encode);
   }
 
   /** Linear values to XYZ under D65. */
@@ -205,21 +184,33 @@ record NamedSpace(Matrix3 toLinear, DoubleUnaryOperator decode, DoubleUnaryOpera
 
   /** An sRGB picture told in this space. */
   Picture fromSrgb(Picture p) {
-    double[] m = toLinear.inverse().rows();
-    Picture out = Picture.blank(p.width(), p.height());
-    float[][] to = {out.r(), out.g(), out.b()};
-    IntStream.range(0, p.r().length).parallel().forEach(i -> tell(p, i, m, to));
-    return out;
+    return told(p, Srgb::decode, toLinear.inverse(), encode);
   }
 
-  private void tell(Picture p, int i, double[] m, float[][] to) {
-    double r = Srgb.decode(p.r()[i]);
-    double g = Srgb.decode(p.g()[i]);
-    double b = Srgb.decode(p.b()[i]);
-    for (int c = 0; c < 3; c++) {
-      double v = m[3 * c] * r + m[3 * c + 1] * g + m[3 * c + 2] * b;
-      to[c][i] = (float) encode.applyAsDouble(Math.min(1, Math.max(0, v)));
+  private static Picture told(
+      Picture p, DoubleUnaryOperator decode, Matrix3 linear, DoubleUnaryOperator encode) {
+    float[] light = new float[CODES];
+    float[] code = new float[CODES];
+    for (int i = 0; i < CODES; i++) {
+      light[i] = (float) decode.applyAsDouble(i / (CODES - 1.0));
     }
+    for (int i = 0; i < CODES; i++) {
+      code[i] = (float) encode.applyAsDouble(i / (CODES - 1.0));
+    }
+    double[] m = linear.rows();
+    Picture out = Picture.blank(p.width(), p.height());
+    float[][] to = {out.r(), out.g(), out.b()};
+    for (int i = 0; i < p.r().length; i++) {
+      float r = light[index(p.r()[i])];
+      float g = light[index(p.g()[i])];
+      float b = light[index(p.b()[i])];
+      for (int c = 0; c < 3; c++) {
+        double v = m[3 * c] * r + m[3 * c + 1] * g + m[3 * c + 2] * b;
+        to[c][i] =
+            v < 0.002 ? (float) encode.applyAsDouble(Math.max(0, v)) : code[index((float) v)];
+      }
+    }
+    return out;
   }
 
   private static int index(float v) {

@@ -9,6 +9,7 @@ import java.awt.image.DataBufferUShort;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
 import java.util.function.UnaryOperator;
+import org.nineveils.picture.OverStrips;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Quantise;
 import org.nineveils.picture.Strips;
@@ -111,22 +112,7 @@ public final class OutSpace {
   Strips of(Strips strips) {
     return srgb
         ? strips
-        : new Strips() {
-          @Override
-          public int width() {
-            return strips.width();
-          }
-
-          @Override
-          public int height() {
-            return strips.height();
-          }
-
-          @Override
-          public int rows() {
-            return strips.rows();
-          }
-
+        : new OverStrips(strips) {
           @Override
           public Picture strip(int top) {
             return into.apply(strips.strip(top));

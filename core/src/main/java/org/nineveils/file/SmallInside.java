@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Path;
 import org.nineveils.file.data.PhotoData;
+import org.nineveils.picture.OverStrips;
 import org.nineveils.picture.Picture;
 import org.nineveils.picture.Strips;
 
@@ -13,12 +14,11 @@ import org.nineveils.picture.Strips;
  * pixels is the mean of a square of the result. The file is written with room for it, which is
  * filled once all strips have gone by.
  */
-final class SmallInside implements Strips {
+final class SmallInside extends OverStrips {
   private static final int WIDE = 160; // Exif 2.32, 4.5.7 and DCF: 160 × 120
   private static final int HIGH = 120;
   private static final float[] QUALITIES = {0.85f, 0.6f, 0.3f, 0.1f};
 
-  private final Strips of;
   private final PhotoData data;
   private final int square;
   private final int columns;
@@ -27,7 +27,7 @@ final class SmallInside implements Strips {
   private int seen;
 
   private SmallInside(Strips of, PhotoData data) {
-    this.of = of;
+    super(of);
     this.data = data;
     this.square = Math.max(ceil(of.width(), WIDE), ceil(of.height(), HIGH));
     this.columns = ceil(of.width(), square);
@@ -47,23 +47,8 @@ final class SmallInside implements Strips {
   }
 
   @Override
-  public int width() {
-    return of.width();
-  }
-
-  @Override
-  public int height() {
-    return of.height();
-  }
-
-  @Override
-  public int rows() {
-    return of.rows();
-  }
-
-  @Override
   public Picture strip(int top) {
-    Picture strip = of.strip(top);
+    Picture strip = strips.strip(top);
     if (top == seen) {
       add(strip, top);
       seen += strip.height();

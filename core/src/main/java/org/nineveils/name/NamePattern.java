@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.nineveils.refusal.Refusal;
@@ -65,21 +66,18 @@ public record NamePattern(String text) {
    * @param photo name of the photo's file, with or without its ending
    * @param look name of what it wears
    * @param number of the photo, counted from 1
-   * @param taken day on which it was taken; empty where nobody says
+   * @param taken gives the day on which it was taken, empty where nobody says; asked only where a
+   *     name says it
    */
-  public String of(String photo, String look, int number, Optional<LocalDate> taken) {
+  public String of(String photo, String look, int number, Supplier<Optional<LocalDate>> taken) {
+    Optional<LocalDate> day = text.contains("{date}") ? taken.get() : Optional.empty();
     Map<String, String> words =
         Map.of(
             "photo", fit(photo.replaceFirst("\\.[A-Za-z]{3,4}$", "")),
             "look", fit(look),
             "number", String.format(Locale.ROOT, "%03d", number),
-            "date", taken.map(LocalDate::toString).orElse("undated"));
+            "date", day.map(LocalDate::toString).orElse("undated"));
     return WORD.matcher(text).replaceAll(m -> Matcher.quoteReplacement(words.get(m.group(1))));
-  }
-
-  /** Whether a name says when the photo was taken. */
-  public boolean asksDate() {
-    return text.contains("{date}");
   }
 
   private static String fit(String name) {

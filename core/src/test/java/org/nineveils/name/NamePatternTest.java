@@ -18,17 +18,17 @@ class NamePatternTest {
   void aNameIsMadeOfPhotoLookAndNumberAndNeverLeadsElsewhere() {
     assertThat(
             new NamePattern("{number} {photo} · {look}")
-                .of("Anna & Bo.JPG", "Milk linen", 7, Optional.empty()))
+                .of("Anna & Bo.JPG", "Milk linen", 7, Optional::empty))
         .isEqualTo("007 Anna & Bo · Milk linen");
-    assertThat(NamePattern.START.of("../../etc/pass.wd", "a/b:c", 1, Optional.empty()))
+    assertThat(NamePattern.START.of("../../etc/pass.wd", "a/b:c", 1, Optional::empty))
         .isEqualTo("-..-etc-pass.wd-a-b-c");
     assertThat(
             new NamePattern("{date} {photo}")
-                .of("a.jpg", "", 1, Optional.of(LocalDate.of(2026, 5, 9))))
+                .of("a.jpg", "", 1, () -> Optional.of(LocalDate.of(2026, 5, 9))))
         .isEqualTo("2026-05-09 a");
-    assertThat(new NamePattern("{date}-{number}").of("a.jpg", "", 2, Optional.empty()))
+    assertThat(new NamePattern("{date}-{number}").of("a.jpg", "", 2, Optional::empty))
         .isEqualTo("undated-002");
-    assertThat(NamePattern.START.of("...", "$1 {photo}", 1, Optional.empty()))
+    assertThat(NamePattern.START.of("...", "$1 {photo}", 1, Optional::empty))
         .isEqualTo("photo-$1 {photo}");
   }
 

@@ -222,7 +222,7 @@ class ReleaseTest {
         assertThat(KitFiles.write(KitFile.of(release()))).as(tag).asString().contains("01-willow");
         assertThat(
                 new NamePattern("{number}-{photo}")
-                    .of("IMG.jpg", "x", 7, java.util.Optional.empty()))
+                    .of("IMG.jpg", "x", 7, java.util.Optional::empty))
             .isEqualTo("007-IMG");
       }
     } finally {

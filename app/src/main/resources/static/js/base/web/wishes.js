@@ -1,6 +1,11 @@
 // What is wished of results: size, sharpening, profile, names, quality, what of the photo's own data stays.
 // It stays as it was set last, on every page.
+import { say } from "./say.js";
+
 const KEPT = "nine-veils-wishes";
+
+/** Where earlier versions kept two of them: a wish for discretion is not forgotten. */
+const BEFORE = { discreet: "discreet-results", quality: "quality-of-results" };
 
 /**
  * @param root holds [data-wish], [data-discreet] and [data-quality]
@@ -24,12 +29,16 @@ export function resultWishes(root) {
   function show() {
     const kept = JSON.parse(localStorage.getItem(KEPT) ?? "{}");
     for (const field of fields) put(field, kept[field.dataset.wish]);
-    tick.checked = kept.discreet === true;
-    put(number, kept.quality);
+    tick.checked = kept.discreet ?? localStorage.getItem(BEFORE.discreet) === "yes";
+    put(number, kept.quality ?? localStorage.getItem(BEFORE.quality) ?? undefined);
   }
 
   function keep() {
-    for (const field of [...fields, number]) if (!field.checkValidity()) reset(field);
+    const unfit = [...fields, number].find((field) => !field.checkValidity());
+    if (unfit) {
+      say(`${unfit.labels[0].textContent.trim()}: ${unfit.validationMessage}`, { fault: true });
+      return show(); // what was wished before still is
+    }
     put(number);
     for (const field of fields) put(field);
     const all = Object.fromEntries(fields.map((f) => [f.dataset.wish, f.value]));

@@ -68,22 +68,24 @@ export class Live {
   #inWords({ plain, over }) {
     const told = over.filter(([, , , , words]) => words !== "");
     this.#list([...plain, ...told.map(([state, , , , words]) => ["Look at", words, `is-${state}`])]);
-    const worst = told.find(([state]) => state === "over");
-    this.over.hidden = !worst;
-    if (!worst) return;
-    const line = Object.assign(document.createElement("span"), { className: "verdict is-over", textContent: worst[4] });
-    this.over.replaceChildren(line);
-    this.over.title = told.map(([, , , , words]) => words).join("\n");
+    const line = ([, , , , words]) =>
+      Object.assign(document.createElement("span"), { className: "verdict is-over", textContent: words });
+    this.#warn(told, line, ([, , , , words]) => words);
   }
 
   #inFigures({ lines, over }) {
     this.#list([...lines, ...over.map(([s, word, v, unit]) => [s, `${word} ${valueWords(v, unit)}`, `is-${s}`])]);
-    const worst = over.find(([state]) => state === "over");
+    const line = ([state, word, value, unit]) =>
+      verdictLine({ state, measure: word, value, words: "" }, new Map([[word, { word, unit }]]));
+    this.#warn(over, line, ([s, word, v, unit]) => `${s} · ${word} ${valueWords(v, unit)}`);
+  }
+
+  /** Says the worst of what is over; all of it where one points at it. */
+  #warn(all, line, words) {
+    const worst = all.find(([state]) => state === "over");
     this.over.hidden = !worst;
     if (!worst) return;
-    const [state, word, value, unit] = worst;
-    const line = verdictLine({ state, measure: word, value, words: "" }, new Map([[word, { word, unit }]]));
-    this.over.replaceChildren(line);
-    this.over.title = over.map(([s, w, v, u]) => `${s} · ${w} ${valueWords(v, u)}`).join("\n");
+    this.over.replaceChildren(line(worst));
+    this.over.title = all.map(words).join("\n");
   }
 }

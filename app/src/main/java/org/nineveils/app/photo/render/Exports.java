@@ -1,9 +1,7 @@
 package org.nineveils.app.photo.render;
 
 import java.io.IOException;
-import java.time.LocalDate;
 import java.util.Map;
-import java.util.Optional;
 import org.nineveils.app.base.jobs.Job;
 import org.nineveils.app.base.jobs.JobKind;
 import org.nineveils.app.base.jobs.JobRun;
@@ -44,9 +42,9 @@ public class Exports implements JobKind {
    */
   public Job start(
       Photo photo, Map<String, Object> state, Result how, String name, NamePattern names) {
-    Optional<LocalDate> taken =
-        names.asksDate() ? PhotoData.of(photos.file(photo)).taken() : Optional.empty();
-    String file = names.of(photo.name(), name, 1, taken) + how.format().suffix();
+    String file =
+        names.of(photo.name(), name, 1, () -> PhotoData.of(photos.file(photo)).taken())
+            + how.format().suffix();
     String request =
         Json.write(
             how.put(

@@ -1,7 +1,5 @@
 package org.nineveils.app.photo.render;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.nineveils.document.Fields;
@@ -13,7 +11,6 @@ import org.nineveils.picture.Picture;
 import org.nineveils.picture.Scaling;
 import org.nineveils.refusal.InputLimits;
 import org.nineveils.refusal.Refusal;
-import org.nineveils.stack.Bundle;
 import org.nineveils.stack.Stack;
 import org.nineveils.veil.crisp.OutputSharpening;
 
@@ -73,7 +70,7 @@ public record Result(
    * As a page asks for one picture.
    *
    * @param format name of the format
-   * @param wishes the rest as {@link #of} reads it, JSON; null for none
+   * @param wishes the rest as {@link #of} reads it, without the format
    */
   public static Result asked(String format, Fields wishes) {
     Result rest = of(wishes);
@@ -111,9 +108,7 @@ public record Result(
    * @param size of the result
    */
   Stack worn(Stack stack, Picture size) {
-    List<Bundle> all = new ArrayList<>(stack.bundles());
-    sharpening.veil(size.longSide()).ifPresent(veil -> all.add(Bundle.of(List.of(veil))));
-    return new Stack(all);
+    return sharpening.veil(size.longSide()).map(stack::under).orElse(stack);
   }
 
   /** What of a photo's own data goes into it. */

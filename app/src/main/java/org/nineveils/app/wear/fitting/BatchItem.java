@@ -1,5 +1,6 @@
 package org.nineveils.app.wear.fitting;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Map;
@@ -40,6 +41,16 @@ record BatchItem(int place, String name, long photo, String file, String in) {
   /** Its result in the job's folder, until it is handed over. */
   Path result(Path job) {
     return job.resolve(String.format(Locale.ROOT, "%05d.result", place));
+  }
+
+  /** Holds what its result is called, as long as that waits to be packed. */
+  Path named(Path job) {
+    return job.resolve(String.format(Locale.ROOT, "%05d.name", place));
+  }
+
+  /** Whether its result is there, or lies where it was to go. */
+  boolean isMade(Path job) {
+    return Files.exists(there(job)) || (Files.exists(result(job)) && Files.exists(named(job)));
   }
 
   /** Says, once it is there, that its result lies where it was to go. */

@@ -8,7 +8,6 @@ import java.nio.file.StandardCopyOption;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
@@ -36,10 +35,9 @@ final class BatchZip {
   /**
    * Packs the results that are there, whole or not at all; none where there is no result.
    *
-   * @param name of a result, without its ending
+   * @param suffix of their names
    */
-  static void pack(Path job, List<BatchItem> all, Function<BatchItem, String> name, String suffix)
-      throws IOException {
+  static void pack(Path job, List<BatchItem> all, String suffix) throws IOException {
     List<BatchItem> made = all.stream().filter(i -> Files.exists(i.result(job))).toList();
     if (made.isEmpty()) {
       return;
@@ -51,7 +49,7 @@ final class BatchZip {
         zip.setLevel(Deflater.NO_COMPRESSION); // pictures do not get smaller
         Set<String> names = new HashSet<>();
         for (BatchItem item : made) {
-          zip.putNextEntry(new ZipEntry(free(names, name.apply(item)) + suffix));
+          zip.putNextEntry(new ZipEntry(free(names, Files.readString(item.named(job))) + suffix));
           Files.copy(item.result(job), zip);
           zip.closeEntry();
         }

@@ -3,13 +3,11 @@ package org.nineveils.app.wear.fitting;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.jobs.Job;
 import org.nineveils.app.base.jobs.JobKind;
@@ -193,15 +191,13 @@ class Batches implements JobKind {
     Result how = Result.of(run.request());
     NamePattern names = new NamePattern(run.request().text("names", NamePattern.START.text()));
     String look = run.request().text("look", "");
-    Function<BatchItem, String> name =
-        item -> names.of(item.name(), look, item.place() + 1, taken(names, item, job));
     if (BatchZip.isThere(job)) {
       run.total(all.size(), all.size()); // cut off after that: nothing is left to do
     } else {
       Stack stack = StackJson.parse(run.request().object("state"));
-      make(run, all, item -> one(item, job, stack, how, to, name.apply(item)));
+      make(run, all, item -> one(item, job, stack, how, to, names, look));
       if (to.isEmpty()) {
-        BatchZip.pack(job, all, name, how.format().suffix());
+        BatchZip.pack(job, all, how.format().suffix());
       }
     }
     tell(run, all, to);
@@ -213,32 +209,28 @@ class Batches implements JobKind {
     }
     for (BatchItem item : all) {
       Files.deleteIfExists(item.result(job));
+      Files.deleteIfExists(item.named(job));
       if (!item.file().isEmpty()) {
         Files.deleteIfExists(job.resolve(item.file()));
       }
     }
   }
 
-  /** Read only where a name says it. */
-  private Optional<LocalDate> taken(NamePattern names, BatchItem item, Path job) {
-    return names.asksDate() ? PhotoData.of(reading.bytes(item, job)).taken() : Optional.empty();
-  }
-
   private void make(JobRun run, List<BatchItem> all, JobRun.Work<BatchItem> work) {
     Path job = run.folder();
-    List<BatchItem> missing =
-        all.stream()
-            .filter(i -> !Files.exists(i.result(job)) && !Files.exists(i.there(job)))
-            .toList();
+    List<BatchItem> missing = all.stream().filter(i -> !i.isMade(job)).toList();
     run.total(all.size(), all.size() - missing.size());
     run.each(missing, false, BatchItem::name, item -> reading.pixels(item, job), work);
   }
 
-  private void one(BatchItem item, Path job, Stack stack, Result how, String to, String name)
+  private void one(
+      BatchItem item, Path job, Stack stack, Result how, String to, NamePattern names, String look)
       throws IOException {
     byte[] file = reading.bytes(item, job);
     var picture = reading.picture(item, file);
+    String name = names.of(item.name(), look, item.place() + 1, () -> PhotoData.of(file).taken());
     if (to.isEmpty()) {
+      Files.writeString(item.named(job), name);
       stage.write(picture, stack, how, file, item.result(job));
       return;
     }

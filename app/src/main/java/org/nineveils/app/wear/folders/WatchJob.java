@@ -130,7 +130,7 @@ class WatchJob implements JobKind {
     int number = watched.made(folder.id()) + 1;
     String name =
         new NamePattern(look.text("names"))
-            .of(photo.name(), look.text("look"), number, PhotoData.of(file).taken());
+            .of(photo.name(), look.text("look"), number, () -> PhotoData.of(file).taken());
     return NewFile.write(
         watched.results(look.text("to")),
         name,

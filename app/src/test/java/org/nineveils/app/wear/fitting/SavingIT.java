@@ -47,6 +47,10 @@ class SavingIT extends FittingTrial {
     wish(menu, "names").fill("{date} {look}");
     wish(menu, "names").press("Tab");
     assertThat(wish(menu, "names").inputValue()).isEqualTo("{date} {look}");
+    wish(menu, "longSide").fill("50");
+    wish(menu, "longSide").press("Tab");
+    page.locator(".said").getByText("Long side").waitFor();
+    assertThat(wish(menu, "longSide").inputValue()).as("what was wished before").isEqualTo("300");
     page.locator("[data-format=jpg]").click();
     page.locator(".said").getByText("{photo} or {number}").waitFor();
     clearRefusals();
