@@ -72,6 +72,11 @@ final class PackCommand implements Callable<Integer> {
   @Option(names = "--licence", description = "one line")
   private String licence = "";
 
+  @Option(
+      names = "--may-hand-out",
+      description = "photographers may hand out looks of their own with these effects")
+  private boolean mayHandOut;
+
   @Option(names = "--words", description = "text file with words for the photographer")
   private Path words;
 
@@ -115,7 +120,10 @@ final class PackCommand implements Callable<Integer> {
                 ? ""
                 : Words.NOTES.check(new String(bytes(words), StandardCharsets.UTF_8)),
             file.kits().stream().map(kit -> kit(kit, source, file)).toList(),
-            file.pictures());
+            file.pictures(),
+            Release.Cover.NONE,
+            Release.News.NONE,
+            mayHandOut);
     Release release =
         new Release(
             plain.name(),
@@ -126,7 +134,8 @@ final class PackCommand implements Callable<Integer> {
             plain.kits(),
             plain.pictures(),
             Release.Cover.NONE,
-            news(plain));
+            news(plain),
+            plain.mayHandOut());
     byte[] packed =
         key == null
             ? ReleaseWriter.write(release)

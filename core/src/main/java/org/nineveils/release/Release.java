@@ -26,6 +26,8 @@ import org.nineveils.veil.Effect;
  * @param pictures files of the pictures that effects lay over photos, by SHA-256
  * @param cover what it shows of itself
  * @param news what is new in it
+ * @param mayHandOut whether photographers may hand out looks of their own that its effects are in;
+ *     they may not, unless its maker says so
  */
 public record Release(
     String name,
@@ -36,7 +38,22 @@ public record Release(
     List<KitPart> kits,
     Map<String, byte[]> pictures,
     Cover cover,
-    News news) {
+    News news,
+    boolean mayHandOut) {
+
+  /** One whose effects no photographer hands out. */
+  public Release(
+      String name,
+      String version,
+      String makersMark,
+      String licence,
+      String notes,
+      List<KitPart> kits,
+      Map<String, byte[]> pictures,
+      Cover cover,
+      News news) {
+    this(name, version, makersMark, licence, notes, kits, pictures, cover, news, false);
+  }
 
   /** One without a cover, of which nothing is new. */
   public Release(
@@ -82,6 +99,11 @@ public record Release(
   public Release {
     kits = List.copyOf(kits);
     pictures = Map.copyOf(pictures);
+  }
+
+  /** This, with another word on handing out. */
+  public Release withMayHandOut(boolean may) {
+    return new Release(name, version, makersMark, licence, notes, kits, pictures, cover, news, may);
   }
 
   /** The pictures as a shelf; each is decoded when it is asked for. */

@@ -153,7 +153,8 @@ public final class ReleaseReader {
         "kits",
         "pictures",
         "cover",
-        "news");
+        "news",
+        ReleaseWriter.MAY_HAND_OUT);
     Release release =
         manifest.build(
             () ->
@@ -166,7 +167,8 @@ public final class ReleaseReader {
                     manifest.objects("kits", this::kit),
                     packed.pictures(manifest),
                     cover(manifest),
-                    news(manifest)));
+                    news(manifest),
+                    manifest.flag(ReleaseWriter.MAY_HAND_OUT, false)));
     if (release.kits().isEmpty()) {
       throw packed.fault("it holds no kit");
     }

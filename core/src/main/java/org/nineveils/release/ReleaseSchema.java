@@ -34,30 +34,42 @@ public final class ReleaseSchema {
     Map<String, Object> schema =
         FormatSchema.object(
             Json.object(
-                "format", Json.object("const", ReleaseWriter.FORMAT),
-                "formatVersion", Json.object("const", ReleaseWriter.FORMAT_VERSION),
-                "name", FormatSchema.text(1, Names.MAX),
-                "version", FormatSchema.path(VERSION),
-                "makersMark", FormatSchema.words(Words.MAKERS_MARK),
-                "edition", Json.object("type", "integer", "minimum", 1),
-                "licence", FormatSchema.words(Words.LICENCE),
-                "notes", FormatSchema.words(Words.NOTES),
-                "kits", FormatSchema.listOf(kit, 1, 99),
-                "pictures", FormatSchema.listOf(FormatSchema.path(Packed.PICTURE_PATH), 0, 999),
+                "format",
+                Json.object("const", ReleaseWriter.FORMAT),
+                "formatVersion",
+                Json.object("const", ReleaseWriter.FORMAT_VERSION),
+                "name",
+                FormatSchema.text(1, Names.MAX),
+                "version",
+                FormatSchema.path(VERSION),
+                "makersMark",
+                FormatSchema.words(Words.MAKERS_MARK),
+                "edition",
+                Json.object("type", "integer", "minimum", 1),
+                "licence",
+                FormatSchema.words(Words.LICENCE),
+                "notes",
+                FormatSchema.words(Words.NOTES),
+                "kits",
+                FormatSchema.listOf(kit, 1, 99),
+                "pictures",
+                FormatSchema.listOf(FormatSchema.path(Packed.PICTURE_PATH), 0, 999),
                 "cover",
-                    FormatSchema.object(
-                        Json.object(
-                            "before", FormatSchema.path("^cover/.+\\.jpg$"),
-                            "after", FormatSchema.path("^cover/.+\\.jpg$")),
-                        List.of("before", "after")),
+                FormatSchema.object(
+                    Json.object(
+                        "before", FormatSchema.path("^cover/.+\\.jpg$"),
+                        "after", FormatSchema.path("^cover/.+\\.jpg$")),
+                    List.of("before", "after")),
                 "news",
-                    FormatSchema.object(
-                        Json.object(
-                            "since", FormatSchema.path(VERSION),
-                            "lines",
-                                FormatSchema.listOf(
-                                    FormatSchema.words(Words.NEWS), 0, Words.MOST_NEWS)),
-                        List.of("since", "lines"))),
+                FormatSchema.object(
+                    Json.object(
+                        "since", FormatSchema.path(VERSION),
+                        "lines",
+                            FormatSchema.listOf(
+                                FormatSchema.words(Words.NEWS), 0, Words.MOST_NEWS)),
+                    List.of("since", "lines")),
+                ReleaseWriter.MAY_HAND_OUT,
+                Json.object("type", "boolean")),
             List.of(
                 "format",
                 "formatVersion",

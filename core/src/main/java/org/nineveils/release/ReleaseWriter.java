@@ -23,6 +23,9 @@ public final class ReleaseWriter {
   /** Version of the package format that this build writes and the newest it reads. */
   static final int FORMAT_VERSION = 1;
 
+  /** Whether looks with its effects may be handed out, in the manifest; left out where not. */
+  static final String MAY_HAND_OUT = "mayHandOut";
+
   /** What a section is held to, in the manifest. */
   static final String LIMITS = "limits";
 
@@ -69,6 +72,9 @@ public final class ReleaseWriter {
             "licence", release.licence(),
             "notes", release.notes(),
             "kits", kits);
+    if (release.mayHandOut()) {
+      manifest.put(MAY_HAND_OUT, true);
+    }
     Packing.pictures(release.pictures(), manifest, files);
     if (release.cover().isThere()) {
       files.put(COVER_BEFORE, release.cover().before());

@@ -11,6 +11,7 @@ import { say, sayAfterReload, sayFault } from "../../base/web/say.js";
 import { Store } from "../../base/web/store.js";
 import { Checks } from "./checks.js";
 import { tickSection } from "./contents.js";
+import { showFields, typedIn } from "./fields.js";
 import { listenMaker } from "./maker.js";
 import { SinceList, summary } from "./since.js";
 import { listenStall } from "./stall.js";
@@ -27,7 +28,6 @@ const cover = {
   effect: root.querySelector("[data-cover-effect]"),
   box: root.querySelector("[data-cover]"),
 };
-const FIELDS = ["name", "version", "licence", "notes"];
 let typed = {};
 
 const line = savedLine(show, () => store.retry());
@@ -126,11 +126,8 @@ function fillEffects() {
   if (cover.effect.selectedIndex < 0) cover.effect.value = "0";
 }
 
-/** Shows what is stored, but for the field that is being typed in. */
 function show() {
-  for (const name of FIELDS) {
-    if (form.elements[name] !== document.activeElement) form.elements[name].value = store.doc[name];
-  }
+  showFields(form, store.doc);
   document.querySelector("[data-collection-name]").textContent = store.doc.name;
   pack.textContent = `Pack ${store.doc.version}`;
   tree.show(store.doc);
@@ -160,9 +157,10 @@ function showCover() {
 
 form.addEventListener("submit", (event) => event.preventDefault());
 form.addEventListener("change", ({ target }) => {
-  if (!FIELDS.includes(target.name)) return;
-  const { name, value } = target;
-  change((c) => ({ ...c, [name]: value }), `${name} of ${store.doc.name}`);
+  const field = typedIn(target);
+  if (!field) return;
+  const { name, value, words } = field;
+  change((c) => ({ ...c, [name]: value }), `${words} of ${store.doc.name}`);
   typed = { name, value };
 });
 cover.photo.addEventListener("change", () =>

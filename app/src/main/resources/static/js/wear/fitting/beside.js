@@ -1,14 +1,15 @@
 // What stands beside the photo: effects on offer, the look on other photos, and what else the photo wears.
 import { wornElsewhere } from "./elsewhere.js";
+import { ownLooks } from "./looks.js";
 import { Offers } from "./offers.js";
 import { onward } from "./onward.js";
 
 /**
  * @param root element of the page
  * @param held what the page holds
- * @param f { state, photos, ask(path, body), undo(redo, edit), pins(): those of the photo }
+ * @param f { state, photos, ask(path, body), undo(redo, edit), address(): of rendering, pins(): of the photo }
  */
-export function beside(root, held, { state, photos, ask, undo, pins }) {
+export function beside(root, held, { state, photos, ask, undo, address, pins }) {
   const isBare = () => held.fitting.worn.length === 0;
   const offers = new Offers(root.querySelector(".offers"), {
     isWorn: (key) => held.isWorn(key),
@@ -34,5 +35,14 @@ export function beside(root, held, { state, photos, ask, undo, pins }) {
     ...{ state, photos, store: held.store, undo, pins },
     worn: () => !isBare(),
   });
-  return { offers, passing, elsewhere };
+  const looks = root.querySelector("[data-looks-kept]"); // at the desk
+  const own =
+    looks &&
+    ownLooks(looks, document.querySelector("[data-look-keep]"), {
+      ...{ state, store: held.store, undo, address, names: held.names },
+      open: document.querySelector("[data-look-open]"),
+      fitting: () => held.fitting,
+      peek: (body, words) => held.peek(body, words),
+    });
+  return { offers, passing, elsewhere, own };
 }

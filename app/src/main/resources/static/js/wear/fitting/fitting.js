@@ -28,7 +28,7 @@ import { Photos } from "./photos.js";
 import { Pins } from "./pins.js";
 import { placesOf } from "./places.js";
 import { suits } from "./suits.js";
-import { wornTogether } from "./together.js";
+import { sayWorn, wornTogether } from "./together.js";
 import { tracing } from "./tracing.js";
 import { counted, others as masksBeside, railItem, WHOLE, wornOf } from "./wearing.js";
 
@@ -61,6 +61,7 @@ const held = new Held(state, root.dataset.base, savedLine, {
     stage.another();
     trace.changed();
     suiting.away();
+    own?.photo();
   },
 });
 const { store, api } = held;
@@ -89,7 +90,7 @@ pins = new Pins(find("pins"), api, state, {
   },
   look: (body, words) => held.peek(body, words),
   photo: (id) => photos.all.find((photo) => photo.id === id)?.name ?? "another photo",
-  back: (answer, name) => say(`The photo wears ${name}.`, { action: () => undo(false, answer.undo.edit) }),
+  back: (answer, name) => sayWorn(`The photo wears ${name}.`, state, answer, undo),
   changed: () => stage.comparing.pinsChanged(),
 });
 painting = new Painting(stage, store, api, state.painted, {
@@ -125,7 +126,8 @@ const { ask, undo } = asking(store, api, find("opposites"), {
   undone: () => stage.refresh(), // paint may have changed where nothing else did
 });
 
-const { offers, passing, elsewhere } = beside(root, held, { state, photos, ask, undo, pins: () => pins.all });
+const kept = { state, photos, ask, undo, address, pins: () => pins.all };
+const { offers, passing, elsewhere, own } = beside(root, held, kept);
 const rail = new Rail(find("veils"), {
   pick: (key) => held.pick(key),
   hem(key, opacity, rests) {
@@ -159,7 +161,7 @@ function show() {
   passing.show();
   elsewhere(store.stored.elsewhere);
   find("rail-count").textContent = counted(items);
-  for (const name of ["keep-open", "batch-open"]) if (find(name)) find(name).disabled = items.length === 0;
+  for (const name of ["keep-open", "look-open", "batch-open"]) if (find(name)) find(name).disabled = items.length === 0;
   card.show(piece, fitting, under);
   handles.show(placesOf(fitting, piece, kinds, state.sorts, edit.place));
   brush.arm(under !== null, !under || !coversMost(under.mask));

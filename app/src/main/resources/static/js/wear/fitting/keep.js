@@ -26,8 +26,7 @@ export function keeping(dialog, id, now) {
   const told = dialog.querySelector("[data-keep-ask]");
   const button = dialog.querySelector("button.primary");
   const { name, section, note, over, photo } = form.elements;
-  const desk = dialog.dataset.desk === "true";
-  if (!desk) for (const [key, label] of now.names) over.add(new Option(`in the place of “${label}”`, key));
+  for (const [key, label] of now.names) over.add(new Option(`in the place of “${label}”`, key));
   for (const box of [over, parts]) box.addEventListener("change", () => ask("")); // what was told is no longer so
   section.addEventListener("change", () => localStorage.setItem(SECTION, section.value));
 
@@ -113,7 +112,7 @@ export function keeping(dialog, id, now) {
   return () => {
     const { worn } = now.fitting();
     fault.hidden = true;
-    over.value = desk ? CODE : "";
+    over.value = "";
     ask("");
     const kept = localStorage.getItem(SECTION);
     if ([...section.options].some((o) => o.value === kept)) section.value = kept;

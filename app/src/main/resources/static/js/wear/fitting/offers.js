@@ -120,7 +120,7 @@ export class Offers {
     const words = this.search.value.trim().toLowerCase();
     const only = this.only?.getAttribute("aria-pressed") === "true";
     let found = 0;
-    for (const section of this.root.querySelectorAll("[data-offers]")) {
+    for (const section of this.root.querySelectorAll("[data-offers], [data-looks-kept]")) {
       let any = false;
       for (const box of section.querySelectorAll(".offer")) {
         const star = box.querySelector("[data-favour]");

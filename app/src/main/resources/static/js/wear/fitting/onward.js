@@ -1,6 +1,7 @@
 // A look goes on to other photos: to the next one, to those that are ticked, or from the one before.
 import { send } from "../../base/web/http.js";
 import { say } from "../../base/web/say.js";
+import { sayWorn } from "./together.js";
 
 /**
  * @param root element with the buttons
@@ -11,7 +12,7 @@ export function onward(root, { state, photos, store, undo, worn, pins }) {
   const find = (name) => root.querySelector(`[data-${name}]`);
   const [box, look, wear] = ["ticking", "ticking-look", "ticking-wear"].map(find);
 
-  const told = (answer) => answer?.said && say(answer.said, { action: () => undo(false, answer.undo.edit) });
+  const told = (answer) => answer?.said && sayWorn(answer.said, state, answer, undo);
 
   function next() {
     if (!worn()) return say("This photo wears nothing yet that another one could wear.");

@@ -2,11 +2,24 @@
 // is offered changes with that, so the page is made anew.
 import { leaveTo, reload } from "../../base/web/leaving.js";
 import { send } from "../../base/web/http.js";
-import { sayAfterReload } from "../../base/web/say.js";
+import { say, sayAfterReload } from "../../base/web/say.js";
 
 const EACH = 10_000; // sections of the one that is worn over another count from here
 
 const names = (all) => all.map((one) => one.wardrobe).join(" ");
+
+/** Whether a state offers other kits than the page was made with. */
+const differsFrom = (state, now) => names(now.together) !== names(state.together);
+
+/**
+ * Says what the photo wears now, with its undo; where the page is made anew for it, the next one says so.
+ * @param answer { id, together, undo } the fitting as it is stored
+ */
+export function sayWorn(sentence, state, answer, undo) {
+  const { edit } = answer.undo;
+  if (differsFrom(state, answer)) sayAfterReload(sentence, { address: `/api/fittings/${answer.id}/undo`, edit });
+  else say(sentence, { action: () => undo(false, edit) });
+}
 
 /**
  * @param root element with the buttons
@@ -24,7 +37,7 @@ export function wornTogether(root, state, store, api) {
   for (const button of root.querySelectorAll("[data-put-away]"))
     button.addEventListener("click", () => ask("put-away", button.dataset.putAway));
 
-  const differs = (now) => names(now.together) !== names(state.together);
+  const differs = (now) => differsFrom(state, now);
   return {
     /** Makes the page anew where a state offers other kits; whether it does. */
     renewed(now) {

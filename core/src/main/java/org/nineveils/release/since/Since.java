@@ -75,6 +75,12 @@ public final class Since {
     if (!old.licence().equals(now.licence())) {
       words.add("the licence reads “%s”".formatted(now.licence()));
     }
+    if (old.mayHandOut() != now.mayHandOut()) {
+      words.add(
+          now.mayHandOut()
+              ? "looks of your own with its effects may be handed out now"
+              : "looks of your own with its effects may no longer be handed out");
+    }
     if (!old.makersMark().equals(now.makersMark())) {
       words.add(
           "the maker's mark was “%s” and is “%s”".formatted(old.makersMark(), now.makersMark()));

@@ -31,6 +31,7 @@ public record SitePage(String address, Head head, String word, boolean linked) {
           in(Head.MAKER, "/photos", "Photos"),
           in(Head.MAKER, "/collections", "Collections"),
           in(Head.DESK, "/desk", "Collections"),
+          in(Head.DESK, "/desk/looks", "Looks"),
           in(Head.DESK, "/desk/find", "Find"),
           in(Head.DESK, "/desk/photos", "Photos"),
           in(Head.DESK, "/folders", "Folders"),
@@ -55,6 +56,7 @@ public record SitePage(String address, Head head, String word, boolean linked) {
           shown("/log-in"),
           acting("/fitting/of"), // makes a fitting where there is none
           acting("/desk/fitting/of"),
+          acting("/desk/looks/{id}"),
           acting("/desk/fitting/begin"));
 
   private static SitePage in(Head head, String address, String word) {

@@ -196,6 +196,7 @@ class DemoLoader implements SmartInitializingSingleton {
             f.text("version"),
             f.text("licence"),
             f.text("notes"),
+            f.flag("mayHandOut", false),
             chosen,
             List.of(),
             List.of(),

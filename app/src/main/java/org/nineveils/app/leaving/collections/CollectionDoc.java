@@ -8,6 +8,7 @@ import org.nineveils.document.Json;
 /**
  * All of a collection that its page edits, stored and taken back as one.
  *
+ * @param mayHandOut whether photographers may hand out looks with its effects
  * @param kits what goes in, in that order
  * @param withoutSections sections of those kits that stay out
  * @param withoutEffects effects of those kits that stay out
@@ -19,6 +20,7 @@ public record CollectionDoc(
     String version,
     String licence,
     String notes,
+    boolean mayHandOut,
     List<Long> kits,
     List<Long> withoutSections,
     List<Long> withoutEffects,
@@ -36,6 +38,7 @@ public record CollectionDoc(
         "version",
         "licence",
         "notes",
+        "mayHandOut",
         "kits",
         "withoutSections",
         "withoutEffects",
@@ -46,6 +49,7 @@ public record CollectionDoc(
         f.text("version"),
         f.text("licence"),
         f.text("notes"),
+        f.flag("mayHandOut", false),
         f.wholes("kits"),
         f.has("withoutSections") ? f.wholes("withoutSections") : List.of(),
         f.has("withoutEffects") ? f.wholes("withoutEffects") : List.of(),
@@ -59,6 +63,7 @@ public record CollectionDoc(
         "version", version,
         "licence", licence,
         "notes", notes,
+        "mayHandOut", mayHandOut,
         "kits", kits,
         "withoutSections", withoutSections,
         "withoutEffects", withoutEffects,

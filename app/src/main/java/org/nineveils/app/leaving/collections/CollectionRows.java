@@ -9,6 +9,7 @@ public final class CollectionRows {
    *
    * @param coverPhoto id of the photo on its front; 0 for none
    * @param coverEffect id of the effect that the photo wears there; 0 for none
+   * @param mayHandOut whether photographers may hand out looks with its effects
    */
   public record Collection(
       long id,
@@ -18,7 +19,8 @@ public final class CollectionRows {
       String notes,
       int rev,
       long coverPhoto,
-      long coverEffect) {}
+      long coverEffect,
+      boolean mayHandOut) {}
 
   /**
    * A release.

@@ -81,6 +81,7 @@ public class CollectionService {
         c.version(),
         c.licence(),
         c.notes(),
+        c.mayHandOut(),
         store.kits(id),
         without.sections(id),
         without.effects(id),
@@ -107,7 +108,8 @@ public class CollectionService {
             doc.notes().strip(),
             old.rev(),
             doc.coverPhoto(),
-            doc.coverEffect());
+            doc.coverEffect(),
+            doc.mayHandOut());
     journal.edit(
         Set.of(scope(id)),
         save.label(),

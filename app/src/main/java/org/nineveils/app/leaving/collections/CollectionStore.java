@@ -55,7 +55,7 @@ class CollectionStore {
     db.sql(
             """
             update collection set name = ?, name_key = ?, version = ?, licence = ?, notes = ?,
-              cover_photo = ?, cover_effect = ?, rev = rev + 1, token = ?
+              cover_photo = ?, cover_effect = ?, may_hand_out = ?, rev = rev + 1, token = ?
             where id = ?""")
         .params(
             c.name(),
@@ -65,6 +65,7 @@ class CollectionStore {
             c.notes(),
             c.coverPhoto(),
             c.coverEffect(),
+            c.mayHandOut(),
             Asked.name(),
             c.id())
         .update();

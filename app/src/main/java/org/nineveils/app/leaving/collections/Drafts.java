@@ -144,7 +144,8 @@ public class Drafts {
         parts,
         placed,
         cover,
-        news);
+        news,
+        c.mayHandOut());
   }
 
   private static Release.KitPart kit(

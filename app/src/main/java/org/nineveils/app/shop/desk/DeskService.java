@@ -22,6 +22,8 @@ import org.nineveils.app.wear.fitting.Vouched;
 import org.nineveils.app.wear.fitting.Wardrobe;
 import org.nineveils.app.wear.fitting.WardrobeSource;
 import org.nineveils.app.wear.fitting.WornFittings;
+import org.nineveils.app.wear.looks.OwnLookKeys;
+import org.nineveils.app.wear.looks.OwnLooks;
 import org.nineveils.kit.Against;
 import org.nineveils.kit.Offer;
 import org.nineveils.release.Release;
@@ -37,7 +39,7 @@ public class DeskService implements WardrobeSource {
   private static final int SECTIONS_PER_KIT = 100;
 
   /** What undo of releases at the desk looks at. */
-  static final String SCOPE = "desk";
+  static final String SCOPE = OwnLooks.SCOPE;
 
   private final DeskStore store;
   private final Blobs blobs;
@@ -47,6 +49,7 @@ public class DeskService implements WardrobeSource {
   private final KnownKeys keys;
   private final FavouriteStore favourites;
   private final WornFittings fittings;
+  private final OwnLookKeys looks;
   private final Shelf<String, Release> open;
 
   DeskService(
@@ -58,6 +61,7 @@ public class DeskService implements WardrobeSource {
       KnownKeys keys,
       FavouriteStore favourites,
       WornFittings fittings,
+      OwnLookKeys looks,
       Budget budget) {
     this.store = store;
     this.blobs = blobs;
@@ -67,6 +71,7 @@ public class DeskService implements WardrobeSource {
     this.keys = keys;
     this.favourites = favourites;
     this.fittings = fittings;
+    this.looks = looks;
     this.open = budget.shelf("open releases", Release::bytes);
   }
 
@@ -79,6 +84,11 @@ public class DeskService implements WardrobeSource {
 
   DeskRow get(long id) {
     return store.find(id).orElseThrow(() -> new NotFound("This collection is not at the desk."));
+  }
+
+  /** The release at the desk that is a wardrobe of that name; empty where there is none. */
+  Optional<DeskRow> byWardrobe(String name) {
+    return store.kept().stream().filter(row -> row.wardrobe().equals(name)).findFirst();
   }
 
   /**
@@ -108,17 +118,21 @@ public class DeskService implements WardrobeSource {
     return journal.edit(
         SCOPE,
         "open %s %s".formatted(release.name(), release.version()),
-        () ->
-            store.add(
-                new DeskRow(
-                    0,
-                    sha,
-                    release.name(),
-                    release.version(),
-                    release.makersMark(),
-                    code,
-                    signed.key(),
-                    0)));
+        () -> {
+          long id =
+              store.add(
+                  new DeskRow(
+                      0,
+                      sha,
+                      release.name(),
+                      release.version(),
+                      release.makersMark(),
+                      code,
+                      signed.key(),
+                      0));
+          looks.comesBack(sha, prefix() + ":" + id);
+          return id;
+        });
   }
 
   /**
@@ -150,6 +164,7 @@ public class DeskService implements WardrobeSource {
       store.behind(newer.get(i).id(), i == 0 ? 0 : newer.get(0).id());
     }
     fittings.remove(row.wardrobe());
+    looks.leaves(row.wardrobe(), row.sha(), row.called());
     store.remove(row.id());
   }
 

@@ -19,6 +19,7 @@ import org.nineveils.app.photo.render.ChangeLooks;
 import org.nineveils.app.photo.render.Thumbnails;
 import org.nineveils.app.shop.stall.StallService;
 import org.nineveils.app.wear.fitting.Moves;
+import org.nineveils.app.wear.looks.OwnLookKeys;
 import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
 import org.nineveils.release.since.Change;
@@ -38,6 +39,7 @@ class Updates {
   private final StallService stall;
   private final Moves moves;
   private final PhotoService photos;
+  private final OwnLookKeys own;
   private final ChangeLooks looks;
   private final Journal journal;
   private final Shelf<String, List<Touched>> kept;
@@ -49,6 +51,7 @@ class Updates {
       StallService stall,
       Moves moves,
       PhotoService photos,
+      OwnLookKeys own,
       ChangeLooks looks,
       Journal journal,
       Budget budget) {
@@ -58,6 +61,7 @@ class Updates {
     this.stall = stall;
     this.moves = moves;
     this.photos = photos;
+    this.own = own;
     this.looks = looks;
     this.journal = journal;
     this.kept = budget.shelf("what updates change", all -> Change.BYTES * all.size());
@@ -238,6 +242,7 @@ class Updates {
                         .formatted(old.called()));
               }
               int stay = moves.move(old.wardrobe(), now.wardrobe(), paths);
+              own.move(old.wardrobe(), now.wardrobe(), paths);
               favourites.move(old.id(), now.id(), paths);
               store.replace(old.id(), now.id());
               return stay;

@@ -172,6 +172,11 @@ public class FittingService {
         });
   }
 
+  /** Lets the photo wear a look of elsewhere; what was brushed here on the same effects stays. */
+  public void dress(long id, Fitting look, String label) {
+    replace(id, painted(id, look), label);
+  }
+
   /**
    * Puts an effect on, by the rules of the sections.
    *

@@ -17,7 +17,7 @@ import org.springframework.stereotype.Component;
 
 /** A fitting as its page takes it up, whole: what is worn, with the effects that are worn. */
 @Component
-class FittingStates {
+public class FittingStates {
   private final FittingService fittings;
   private final Pins pins;
   private final LaidBy laidBy;
@@ -33,7 +33,8 @@ class FittingStates {
     this.journal = journal;
   }
 
-  Map<String, Object> of(FittingRow row) {
+  /** As it is stored, with what its page shows beside it. */
+  public Map<String, Object> of(FittingRow row) {
     return of(row, fittings.wardrobe(row));
   }
 

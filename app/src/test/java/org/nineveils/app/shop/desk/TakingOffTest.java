@@ -22,6 +22,7 @@ import org.nineveils.app.base.undo.TestJournal;
 import org.nineveils.app.testing.Database;
 import org.nineveils.app.wear.fitting.Moves;
 import org.nineveils.app.wear.fitting.WornFittings;
+import org.nineveils.app.wear.looks.OwnLookKeys;
 import org.nineveils.release.signing.MakersKey;
 import org.nineveils.release.signing.Signed;
 
@@ -50,6 +51,7 @@ class TakingOffTest {
             keys,
             new FavouriteStore(database.client()),
             mock(WornFittings.class),
+            mock(OwnLookKeys.class),
             new Budget(1000));
   }
 
@@ -98,6 +100,7 @@ class TakingOffTest {
             null,
             moves,
             null,
+            mock(OwnLookKeys.class),
             null,
             journal,
             new Budget(1000)) {
