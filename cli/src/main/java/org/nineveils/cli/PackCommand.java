@@ -112,30 +112,17 @@ final class PackCommand implements Callable<Integer> {
             : Scaling.toLongSide(PictureReader.read(photo), Release.EffectPart.PICTURE_SIDE);
     Release plain =
         new Release(
-            Names.check("A collection", name),
-            Names.checkVersion(version),
-            Words.MAKERS_MARK.check(mark),
-            Words.LICENCE.check(licence),
-            words == null
-                ? ""
-                : Words.NOTES.check(new String(bytes(words), StandardCharsets.UTF_8)),
-            file.kits().stream().map(kit -> kit(kit, source, file)).toList(),
-            file.pictures(),
-            Release.Cover.NONE,
-            Release.News.NONE,
-            mayHandOut);
-    Release release =
-        new Release(
-            plain.name(),
-            plain.version(),
-            plain.makersMark(),
-            plain.licence(),
-            plain.notes(),
-            plain.kits(),
-            plain.pictures(),
-            Release.Cover.NONE,
-            news(plain),
-            plain.mayHandOut());
+                Names.check("A collection", name),
+                Names.checkVersion(version),
+                Words.MAKERS_MARK.check(mark),
+                Words.LICENCE.check(licence),
+                words == null
+                    ? ""
+                    : Words.NOTES.check(new String(bytes(words), StandardCharsets.UTF_8)),
+                file.kits().stream().map(kit -> kit(kit, source, file)).toList(),
+                file.pictures())
+            .withMayHandOut(mayHandOut);
+    Release release = plain.withNews(news(plain));
     byte[] packed =
         key == null
             ? ReleaseWriter.write(release)

@@ -41,21 +41,7 @@ public record Release(
     News news,
     boolean mayHandOut) {
 
-  /** One whose effects no photographer hands out. */
-  public Release(
-      String name,
-      String version,
-      String makersMark,
-      String licence,
-      String notes,
-      List<KitPart> kits,
-      Map<String, byte[]> pictures,
-      Cover cover,
-      News news) {
-    this(name, version, makersMark, licence, notes, kits, pictures, cover, news, false);
-  }
-
-  /** One without a cover, of which nothing is new. */
+  /** One without a cover, of which nothing is new, and whose effects no photographer hands out. */
   public Release(
       String name,
       String version,
@@ -64,7 +50,7 @@ public record Release(
       String notes,
       List<KitPart> kits,
       Map<String, byte[]> pictures) {
-    this(name, version, makersMark, licence, notes, kits, pictures, Cover.NONE, News.NONE);
+    this(name, version, makersMark, licence, notes, kits, pictures, Cover.NONE, News.NONE, false);
   }
 
   /**
@@ -99,6 +85,12 @@ public record Release(
   public Release {
     kits = List.copyOf(kits);
     pictures = Map.copyOf(pictures);
+  }
+
+  /** This, with other news. */
+  public Release withNews(News other) {
+    return new Release(
+        name, version, makersMark, licence, notes, kits, pictures, cover, other, mayHandOut);
   }
 
   /** This, with another word on handing out. */

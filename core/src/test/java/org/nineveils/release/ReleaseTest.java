@@ -243,11 +243,16 @@ class ReleaseTest {
             plain.kits(),
             plain.pictures(),
             new Release.Cover(BEFORE, AFTER),
-            new Release.News("1.0.1", List.of("“Milk” is new, in Willow, Looks.")));
+            new Release.News("1.0.1", List.of("“Milk” is new, in Willow, Looks.")),
+            true);
     Release read = ReleaseReader.read(ReleaseWriter.write(with), "first.zip");
     assertThat(read.cover().before()).isEqualTo(BEFORE);
     assertThat(read.cover().after()).isEqualTo(AFTER);
     assertThat(read.news()).isEqualTo(with.news());
+    assertThat(read.mayHandOut()).isTrue();
+    assertThat(ReleaseReader.read(ReleaseWriter.write(plain), "first.zip").mayHandOut())
+        .as("not, unless its maker says so")
+        .isFalse();
     assertThat(ReleaseReader.read(ReleaseWriter.write(plain), "first.zip").news())
         .isEqualTo(Release.News.NONE);
   }

@@ -80,7 +80,8 @@ class GuidesTest {
         List.of(kit),
         Map.of(),
         new Release.Cover(standing, standing),
-        new Release.News("1.1", List.of("“Quiet rim” is new, in Hedge & Lane, Last.")));
+        new Release.News("1.1", List.of("“Quiet rim” is new, in Hedge & Lane, Last.")),
+        false);
   }
 
   private static byte[] made(GuideFormat format) throws IOException {

@@ -3,14 +3,16 @@ import { send } from "../../base/web/http.js";
 import { say } from "../../base/web/say.js";
 import { takeBackIn } from "../../base/web/take-back.js";
 import { askOpposites } from "./ask.js";
+import { sayWorn } from "./together.js";
 
 /**
+ * @param state that the page was made with
  * @param store of the fitting
  * @param api its address
  * @param box element that shows questions
  * @param on { undone() }
  */
-export function asking(store, api, box, on) {
+export function asking(state, store, api, box, on) {
   async function ask(path, body) {
     const answer = await store.ask((name, on, at) => send("POST", `${at}/${path}`, body, name));
     if (answer?.ask) {
@@ -18,8 +20,7 @@ export function asking(store, api, box, on) {
       if (chosen) await ask(path, { ...body, answer: chosen });
     } else if (answer?.said) {
       const fresh = { label: "Wear it fresh", run: () => ask("fresh", { effect: answer.back }) };
-      const back = { label: "Undo", run: () => undo(false, answer.undo.edit) };
-      say(answer.said, { actions: answer.back ? [back, fresh] : [back] });
+      sayWorn(answer.said, state, answer, undo, answer.back ? [fresh] : []);
     }
   }
 

@@ -7,9 +7,9 @@ import { onward } from "./onward.js";
 /**
  * @param root element of the page
  * @param held what the page holds
- * @param f { state, photos, ask(path, body), undo(redo, edit), address(): of rendering, pins(): of the photo }
+ * @param f { state, photos, ask(path, body), undo(redo, edit), pins(): those of the photo }
  */
-export function beside(root, held, { state, photos, ask, undo, address, pins }) {
+export function beside(root, held, { state, photos, ask, undo, pins }) {
   const isBare = () => held.fitting.worn.length === 0;
   const offers = new Offers(root.querySelector(".offers"), {
     isWorn: (key) => held.isWorn(key),
@@ -36,13 +36,12 @@ export function beside(root, held, { state, photos, ask, undo, address, pins }) 
     worn: () => !isBare(),
   });
   const looks = root.querySelector("[data-looks-kept]"); // at the desk
-  const own =
-    looks &&
+  if (looks)
     ownLooks(looks, document.querySelector("[data-look-keep]"), {
-      ...{ state, store: held.store, undo, address, names: held.names },
+      ...{ state, store: held.store, photos, ask, names: held.names },
       open: document.querySelector("[data-look-open]"),
       fitting: () => held.fitting,
       peek: (body, words) => held.peek(body, words),
     });
-  return { offers, passing, elsewhere, own };
+  return { offers, passing, elsewhere };
 }

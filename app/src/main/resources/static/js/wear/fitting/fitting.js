@@ -61,7 +61,6 @@ const held = new Held(state, root.dataset.base, savedLine, {
     stage.another();
     trace.changed();
     suiting.away();
-    own?.photo();
   },
 });
 const { store, api } = held;
@@ -122,12 +121,11 @@ const edit = edits(
   },
   held.names,
 );
-const { ask, undo } = asking(store, api, find("opposites"), {
+const { ask, undo } = asking(state, store, api, find("opposites"), {
   undone: () => stage.refresh(), // paint may have changed where nothing else did
 });
 
-const kept = { state, photos, ask, undo, address, pins: () => pins.all };
-const { offers, passing, elsewhere, own } = beside(root, held, kept);
+const { offers, passing, elsewhere } = beside(root, held, { state, photos, ask, undo, pins: () => pins.all });
 const rail = new Rail(find("veils"), {
   pick: (key) => held.pick(key),
   hem(key, opacity, rests) {

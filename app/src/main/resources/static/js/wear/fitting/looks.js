@@ -4,63 +4,49 @@ import { send } from "../../base/web/http.js";
 import { whileLookedAt } from "../../base/web/looked-at.js";
 import { say, sayFault } from "../../base/web/say.js";
 import { takeBack } from "../../base/web/take-back.js";
-import { renderSmall } from "../../photo/stage/small.js";
-import { sayWorn } from "./together.js";
 
 /**
  * @param box [data-looks-kept]
  * @param dialog [data-look-keep]
- * @param f { state, store, peek(body | null, words), undo(redo, edit), address(): of rendering, names: by key of
- *   an effect, fitting(), open: button }
- * @returns { show(), photo(): another photo has come }
+ * @param f { state, store, photos, ask(path, body), peek(body | null, words), names: by key of an effect,
+ *   fitting(), open: button }
  */
 export function ownLooks(box, dialog, f) {
   const list = box.querySelector("[data-looks-list]");
   const form = dialog.querySelector("form");
   const fault = form.querySelector(".fault");
-  let looks = [];
 
   async function wear(look) {
+    await f.photos.there; // a click on the way to another photo is for that one
     f.peek(null);
-    const answer = await f.store.ask((name) => send("POST", `/api/looks/${look.id}/wear/${f.state.id}`, {}, name));
-    if (answer) sayWorn(`The photo wears “${look.name}”.`, f.state, answer, f.undo);
+    return f.ask("look", { look: look.id });
   }
 
   function one(look) {
-    const canvas = document.createElement("canvas");
+    const small = `/api/looks/${look.id}/small?photo={photo}`;
+    const there = look.missing === "";
     const button = element(
       "button",
-      { type: "button", className: "piece", title: look.missing || look.effects, disabled: look.missing !== "" },
-      canvas,
+      { type: "button", className: "piece", title: look.missing || look.effects, disabled: !there },
+      ...(there ? [element("img", { alt: "", loading: "lazy", src: small.replace("{photo}", f.state.photo) })] : []),
       element("span", { textContent: look.name }),
+      ...(there ? [] : [element("small", { className: "piece-older", textContent: "not at the desk" })]),
     );
     button.dataset.ownLook = look.id;
+    if (there) button.querySelector("img").dataset.small = small;
     whileLookedAt(
       button,
       () => f.peek({ fitting: look.fitting }, look.name),
       () => f.peek(null),
     );
     button.addEventListener("click", () => wear(look).catch(sayFault));
-    const box = element("div", { className: "offer" }, button);
-    if (look.missing) box.append(element("small", { className: "piece-older", textContent: look.missing }));
-    return box;
-  }
-
-  /** The small pictures are of the photo that is worn. */
-  function draw() {
-    const own = looks;
-    const wanted = looks
-      .map((look, i) => ({ canvas: list.children[i].querySelector("canvas"), body: { fitting: look.fitting }, look }))
-      .filter(({ look }) => !look.missing);
-    const photo = f.state.id;
-    renderSmall(f.address(), wanted, () => own === looks && photo === f.state.id).catch(sayFault);
+    return element("div", { className: "offer" }, button);
   }
 
   async function load() {
-    ({ looks } = await send("GET", `/api/looks?wardrobe=${encodeURIComponent(f.state.wardrobe)}`));
+    const { looks } = await send("GET", `/api/looks?wardrobe=${encodeURIComponent(f.state.wardrobe)}`);
     box.hidden = looks.length === 0;
     list.replaceChildren(...looks.map(one));
-    draw();
   }
 
   async function discard({ address, edit }) {
@@ -104,6 +90,4 @@ export function ownLooks(box, dialog, f) {
       button?.focus({ focusVisible: true });
     })
     .catch(sayFault);
-
-  return { photo: draw };
 }

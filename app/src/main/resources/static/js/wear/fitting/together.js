@@ -14,11 +14,12 @@ const differsFrom = (state, now) => names(now.together) !== names(state.together
 /**
  * Says what the photo wears now, with its undo; where the page is made anew for it, the next one says so.
  * @param answer { id, together, undo } the fitting as it is stored
+ * @param more what else can be done about it: [{ label, run }]
  */
-export function sayWorn(sentence, state, answer, undo) {
+export function sayWorn(sentence, state, answer, undo, more = []) {
   const { edit } = answer.undo;
   if (differsFrom(state, answer)) sayAfterReload(sentence, { address: `/api/fittings/${answer.id}/undo`, edit });
-  else say(sentence, { action: () => undo(false, edit) });
+  else say(sentence, { actions: [{ label: "Undo", run: () => undo(false, edit) }, ...more] });
 }
 
 /**

@@ -126,6 +126,10 @@ class SinceTest {
             "",
             List.of(new Release.KitPart("Cradle", "", List.of(other))),
             Map.of());
+    assertThat(said(another, another.withMayHandOut(true)))
+        .singleElement()
+        .asString()
+        .contains("may be handed out now");
     assertThat(said(old, another)).hasSize(3).anyMatch(s -> s.contains("“Dark” is new"));
   }
 

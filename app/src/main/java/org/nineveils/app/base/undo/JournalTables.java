@@ -99,7 +99,8 @@ final class JournalTables {
           table("fitting_stroke", ID, "a stroke", plain("row")),
           table("laid_by", ID, "what an effect had", plain("row")),
           table("pin", ID, "a pin", plain("row")),
-          table("own_look", ID, "the look", plain("row")),
+          table(
+              "own_look", ID, "the look", new Group("code", List.of("code"), false), plain("row")),
           table("swatch", ID, "the swatch", plain("row")),
           table("collection", ID, "the collection", counted("row")),
           table("collection_without", ID, "what stays out", plain("row")),

@@ -1,6 +1,5 @@
 package org.nineveils.app.shop.desk;
 
-import java.util.List;
 import java.util.Map;
 import org.nineveils.app.base.undo.Journal;
 import org.nineveils.app.base.undo.Undo;
@@ -57,36 +56,25 @@ class DeskLooksController {
    * A look on the page.
    *
    * @param effects names of what is in it
-   * @param missing what of it is not at the desk; empty for nothing
-   * @param sources whose effects are in it
-   * @param refused why it may not be handed out; empty where it may
-   * @param details what becomes different when it is handed out
+   * @param told what is told before it is handed out
+   * @param photo id of the photo that shows it; 0 where there is none, or where something is
+   *     missing
    */
-  record Line(
-      OwnLook look,
-      String effects,
-      String missing,
-      List<LookHandOut.Source> sources,
-      String refused,
-      List<String> details) {}
+  record Line(OwnLook look, String effects, LookHandOut.Told told, long photo) {}
 
   @GetMapping("/desk/looks")
   String all(Model model) {
     model.addAttribute("undo", Undo.of(journal, DeskService.SCOPE));
-    model.addAttribute("photographed", !photos.all(Side.DESK).isEmpty());
-    model.addAttribute("looks", looks.all().stream().map(this::line).toList());
+    boolean photographed = photos.count(Side.DESK) > 0;
+    model.addAttribute("looks", looks.all().stream().map(l -> line(l, photographed)).toList());
     return "shop/desk/looks";
   }
 
-  private Line line(OwnLook look) {
-    String missing = looks.missing(look);
+  private Line line(OwnLook look, boolean photographed) {
+    LookHandOut.Told told = handOut.of(look);
+    boolean shown = photographed && told.missing().isEmpty();
     return new Line(
-        look,
-        String.join(", ", looks.names(look)),
-        missing,
-        handOut.sources(look),
-        handOut.refused(look),
-        missing.isEmpty() ? handOut.details(look) : List.of());
+        look, String.join(", ", looks.names(look)), told, shown ? pictures.photo(look).id() : 0);
   }
 
   /** Opens the fitting of the photo that shows a look, with the look under the keys. */

@@ -88,7 +88,8 @@ public class DeskService implements WardrobeSource {
 
   /** The release at the desk that is a wardrobe of that name; empty where there is none. */
   Optional<DeskRow> byWardrobe(String name) {
-    return store.kept().stream().filter(row -> row.wardrobe().equals(name)).findFirst();
+    String[] parts = name.split(":", 2);
+    return parts[0].equals(prefix()) ? store.find(Long.parseLong(parts[1])) : Optional.empty();
   }
 
   /**

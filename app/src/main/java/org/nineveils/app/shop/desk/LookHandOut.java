@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.nineveils.app.photo.photos.Photo;
 import org.nineveils.app.shop.stall.Combinations;
@@ -13,6 +15,7 @@ import org.nineveils.app.wear.looks.OwnLook;
 import org.nineveils.app.wear.looks.OwnLookPictures;
 import org.nineveils.app.wear.looks.OwnLooks;
 import org.nineveils.kit.Combination;
+import org.nineveils.kit.Offer;
 import org.nineveils.kit.Worn;
 import org.nineveils.name.Names;
 import org.nineveils.refusal.Refusal;
@@ -69,13 +72,33 @@ class LookHandOut {
     }
   }
 
-  /** Whose effects are in a look, in the order in which they are worn. */
-  List<Source> sources(OwnLook look) {
+  /**
+   * What is told before a look is handed out.
+   *
+   * @param sources whose effects are in it, in the order in which they are worn
+   * @param missing what of it is not at the desk; empty for nothing
+   * @param refused why it may not be handed out; empty where it may
+   * @param details what becomes different when it leaves as one effect, one sentence each
+   */
+  record Told(List<Source> sources, String missing, String refused, List<String> details) {}
+
+  /** What is told of a look. */
+  Told of(OwnLook look) {
+    List<Source> sources = sources(look);
+    String missing = looks.missing(look);
+    return missing.isEmpty()
+        ? new Told(sources, "", refused(sources), combination(look, "").said())
+        : new Told(sources, missing, missing, List.of());
+  }
+
+  private List<Source> sources(OwnLook look) {
+    Function<String, Offer> offers = anywhere.offers();
     Map<String, List<String>> byWardrobe = new LinkedHashMap<>();
     for (Worn worn : look.look().worn()) {
+      Offer offer = offers.apply(worn.effect());
       byWardrobe
           .computeIfAbsent(Anywhere.wardrobeOf(worn.effect()), w -> new ArrayList<>())
-          .add(anywhere.offer(worn.effect()).map(o -> o.name()).orElse("an effect that is gone"));
+          .add(offer == null ? "an effect that is gone" : offer.name());
     }
     List<Source> out = new ArrayList<>();
     byWardrobe.forEach(
@@ -83,15 +106,13 @@ class LookHandOut {
             out.add(
                 desk.byWardrobe(wardrobe)
                     .map(row -> source(row, effects))
-                    .orElseGet(
-                        () ->
-                            new Source(
-                                look.gone().getOrDefault(wardrobe, "a collection that is gone"),
-                                "",
-                                "",
-                                effects,
-                                false))));
+                    .orElseGet(() -> gone(look.gone().get(wardrobe), effects))));
     return out;
+  }
+
+  private static Source gone(String title, List<String> effects) {
+    String called = title == null ? "a collection that is gone" : title;
+    return new Source(called, "", "", effects, false);
   }
 
   private Source source(DeskRow row, List<String> effects) {
@@ -100,14 +121,10 @@ class LookHandOut {
         row.called(), row.makersMark(), release.licence(), effects, release.mayHandOut());
   }
 
-  /** Why a look may not be handed out, in one sentence; empty where it may. */
-  String refused(OwnLook look) {
-    String missing = looks.missing(look);
-    if (!missing.isEmpty()) {
-      return missing;
-    }
+  /** Why that may not be handed out, in one sentence; empty where it may. */
+  private static String refused(List<Source> sources) {
     String kept =
-        sources(look).stream()
+        sources.stream()
             .filter(s -> !s.may())
             .map(s -> "“" + s.collection() + "”")
             .collect(Collectors.joining(", "));
@@ -117,24 +134,20 @@ class LookHandOut {
             .formatted(kept);
   }
 
-  /** What becomes different when a look leaves as one effect, one sentence each. */
-  List<String> details(OwnLook look) {
-    return combination(look, "").said();
+  /** All of a look as one effect. */
+  private Combination combination(OwnLook look, String note) {
+    Function<String, Effect> effects = anywhere.effects();
+    List<Combination.Pick> all =
+        look.look().worn().stream()
+            .map(
+                worn ->
+                    new Combination.Pick(worn.effect(), veils(effects.apply(worn.effect())), true))
+            .toList();
+    return Combination.of(look.look(), all, effects, note);
   }
 
-  private Combination combination(OwnLook look, String note) {
-    List<Combination.Pick> all = new ArrayList<>();
-    for (Worn worn : look.look().worn()) {
-      Effect effect = anywhere.effects().apply(worn.effect());
-      if (effect != null) {
-        all.add(
-            new Combination.Pick(
-                worn.effect(),
-                effect.veils().stream().map(Veil::id).collect(Collectors.toSet()),
-                true));
-      }
-    }
-    return Combination.of(look.look(), all, anywhere.effects(), note);
+  private static Set<String> veils(Effect effect) {
+    return effect.veils().stream().map(Veil::id).collect(Collectors.toSet());
   }
 
   /**
@@ -146,12 +159,11 @@ class LookHandOut {
   StallCode handOut(long id, String name, String note, boolean withPhoto) {
     OwnLook look = looks.get(id);
     String clean = Names.check("A look", name);
-    String refused = refused(look);
-    if (!refused.isEmpty()) {
-      throw new Refusal(refused);
+    Told told = of(look);
+    if (!told.refused().isEmpty()) {
+      throw new Refusal(told.refused());
     }
     Optional<Photo> photo = withPhoto ? Optional.of(pictures.photo(look)) : Optional.empty();
-    List<Source> sources = sources(look);
     StallCode code =
         combinations.putOut(
             new Combinations.Out(
@@ -159,8 +171,8 @@ class LookHandOut {
                 combination(look, note).effect(),
                 photo,
                 "",
-                licence(sources),
-                notes(sources),
+                licence(told.sources()),
+                notes(told.sources()),
                 true),
             Optional.empty());
     looks.handedOut(id, code.shown());

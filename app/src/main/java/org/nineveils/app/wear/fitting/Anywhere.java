@@ -2,9 +2,7 @@ package org.nineveils.app.wear.fitting;
 
 import java.util.HashMap;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
-import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.kit.Fitting;
 import org.nineveils.kit.Offer;
 import org.nineveils.veil.Effect;
@@ -55,26 +53,22 @@ public class Anywhere {
     return wardrobe + BETWEEN + ownKey;
   }
 
-  /** What an effect is offered as; empty where it or its wardrobe is gone. */
-  public Optional<Offer> offer(String key) {
-    return wardrobe(key)
-        .map(w -> OtherKey.parse(key).map(other -> w.offers().get(other.key())).orElse(null));
+  /** What an effect is offered as, by key; null where it or its wardrobe is gone. */
+  public Function<String, Offer> offers() {
+    return each(wardrobe -> wardrobe.offers()::get);
   }
 
-  /** Effect by key, null where it or its wardrobe is gone; each wardrobe is opened once. */
+  /** Effect by key; null where it or its wardrobe is gone. */
   public Function<String, Effect> effects() {
-    Map<String, Function<String, Effect>> open = new HashMap<>();
+    return each(Wardrobe::effects);
+  }
+
+  /** Something of an effect by its key; each wardrobe is opened once. */
+  private <T> Function<String, T> each(Function<Wardrobe, Function<String, T>> of) {
+    Map<String, Function<String, T>> open = new HashMap<>();
     return key ->
         open.computeIfAbsent(
-                wardrobeOf(key), name -> wardrobe(key).map(Wardrobe::effects).orElse(none -> null))
+                wardrobeOf(key), name -> wardrobes.found(name).map(of).orElse(none -> null))
             .apply(ownKey(key));
-  }
-
-  private Optional<Wardrobe> wardrobe(String key) {
-    try {
-      return Optional.of(wardrobes.open(wardrobeOf(key)));
-    } catch (NotFound gone) {
-      return Optional.empty();
-    }
   }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.nineveils.app.base.fault.NotFound;
@@ -16,6 +17,7 @@ import org.nineveils.app.photo.render.Thumbnails;
 import org.nineveils.document.StackJson;
 import org.nineveils.kit.Fitting;
 import org.nineveils.picture.Picture;
+import org.nineveils.veil.Effect;
 import org.springframework.stereotype.Service;
 
 /** What photos wear, for pages that show many of them. */
@@ -75,9 +77,14 @@ public class PhotoLooks {
     FittingRow row = fittings.get(fitting);
     Photo photo = photos.get(row.photoId());
     Fitting worn = fittings.fitting(row);
-    String key = thumbnails.key(photo, "worn " + stamp(row, worn), "");
-    Supplier<Picture> make =
-        () -> thumbnails.worn(photo, worn.stack(fittings.wardrobe(row, worn).effects()).bundles());
+    return small(photo, worn, fittings.wardrobe(row, worn).effects());
+  }
+
+  /** A photo in a look, small. */
+  public Thumbnails.Small small(Photo photo, Fitting look, Function<String, Effect> effects) {
+    String stamp = SavedResults.stamp(StackJson.format(look, effects));
+    String key = thumbnails.key(photo, "worn " + stamp, "");
+    Supplier<Picture> make = () -> thumbnails.worn(photo, look.stack(effects).bundles());
     return new Thumbnails.Small(key, () -> thumbnails.keep(key, make));
   }
 

@@ -109,7 +109,8 @@ class Wardrobes {
     return out;
   }
 
-  private Optional<Wardrobe> found(String name) {
+  /** The wardrobe of that name; empty where it is gone. */
+  Optional<Wardrobe> found(String name) {
     try {
       return Optional.of(open(name));
     } catch (NotFound gone) {

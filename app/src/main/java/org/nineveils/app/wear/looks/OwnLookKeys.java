@@ -88,7 +88,7 @@ public class OwnLookKeys {
     for (OwnLook old : store.all()) {
       OwnLook now = change.apply(old);
       if (!now.equals(old)) {
-        store.change(now);
+        store.rekey(now);
       }
     }
   }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.nineveils.document.Fields;
 import org.nineveils.document.FittingJson;
 import org.nineveils.document.Json;
+import org.nineveils.kit.Fitting;
 import org.nineveils.name.Names;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -58,34 +59,29 @@ class OwnLookStore {
     return db.sql("select count(*) from own_look").query(Long.class).single();
   }
 
-  void add(OwnLook look) {
+  void add(String name, Fitting look, long photoId) {
     db.sql(
             """
-            insert into own_look (name, name_key, doc, photo_id, gone, code)
-            values (?, ?, ?, ?, ?, ?)""")
-        .params(
-            look.name(),
-            Names.key(look.name()),
-            Json.write(FittingJson.format(look.look())),
-            look.photoId(),
-            Json.write(look.gone()),
-            look.code())
+            insert into own_look (name, name_key, doc, photo_id) values (?, ?, ?, ?)""")
+        .params(name, Names.key(name), Json.write(FittingJson.format(look)), photoId)
         .update();
   }
 
-  void change(OwnLook look) {
-    db.sql(
-            """
-            update own_look set name = ?, name_key = ?, doc = ?, photo_id = ?, gone = ?, code = ?
-            where id = ?""")
-        .params(
-            look.name(),
-            Names.key(look.name()),
-            Json.write(FittingJson.format(look.look())),
-            look.photoId(),
-            Json.write(look.gone()),
-            look.code(),
-            look.id())
+  void rename(long id, String name) {
+    db.sql("update own_look set name = ?, name_key = ? where id = ?")
+        .params(name, Names.key(name), id)
+        .update();
+  }
+
+  /** Keeps under which code a look is out. */
+  void handedOut(long id, String code) {
+    db.sql("update own_look set code = ? where id = ?").params(code, id).update();
+  }
+
+  /** Gives a look's effects other keys. */
+  void rekey(OwnLook look) {
+    db.sql("update own_look set doc = ?, gone = ? where id = ?")
+        .params(Json.write(FittingJson.format(look.look())), Json.write(look.gone()), look.id())
         .update();
   }
 

@@ -3,8 +3,9 @@ package org.nineveils.app.wear.looks;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import java.util.function.Function;
 import org.nineveils.app.base.fault.NotFound;
 import org.nineveils.app.base.undo.Journal;
 import org.nineveils.app.photo.photos.Side;
@@ -59,15 +60,19 @@ public class OwnLooks {
   /** Names of what is in a look, in its order; what is gone has none. */
   public List<String> names(OwnLook look) {
     return look.look().worn().stream()
-        .flatMap(w -> anywhere.offer(w.effect()).map(Offer::name).stream())
+        .map(Worn::effect)
+        .map(anywhere.offers())
+        .filter(Objects::nonNull)
+        .map(Offer::name)
         .toList();
   }
 
   /** What of a look is not at the desk, in one sentence; empty where all of it is. */
   public String missing(OwnLook look) {
     Set<String> titles = new LinkedHashSet<>();
+    Function<String, Offer> offers = anywhere.offers();
     for (Worn worn : look.look().worn()) {
-      if (anywhere.offer(worn.effect()).isEmpty()) {
+      if (offers.apply(worn.effect()) == null) {
         String title = look.gone().get(Anywhere.wardrobeOf(worn.effect()));
         titles.add(title == null ? "an effect of it" : "“" + title + "”");
       }
@@ -107,7 +112,7 @@ public class OwnLooks {
                 String.format(
                     Locale.ROOT, "%d looks are kept. Discard one that you no longer need.", MOST));
           }
-          store.add(new OwnLook(0, clean, look, row.photoId(), Map.of(), ""));
+          store.add(clean, look, row.photoId());
           return null;
         });
     return "“%s” is kept among your looks.%s"
@@ -122,8 +127,8 @@ public class OwnLooks {
         "rename the look " + get(id).name(),
         () -> {
           checkName(clean, id);
-          OwnLook old = get(id);
-          store.change(new OwnLook(id, clean, old.look(), old.photoId(), old.gone(), old.code()));
+          get(id);
+          store.rename(id, clean);
           return null;
         });
   }
@@ -150,8 +155,7 @@ public class OwnLooks {
    *
    * @throws Refusal if something of the look is not at the desk
    */
-  public void wear(long id, long fitting) {
-    OwnLook look = get(id);
+  void wear(OwnLook look, long fitting) {
     FittingRow row = fittings.get(fitting);
     checkSide(row);
     String missing = missing(look);
@@ -163,10 +167,9 @@ public class OwnLooks {
 
   /** Marks a look as handed out under a code. */
   public void handedOut(long id, String code) {
-    OwnLook old = get(id);
     journal.quietly(
         () -> {
-          store.change(new OwnLook(id, old.name(), old.look(), old.photoId(), old.gone(), code));
+          store.handedOut(id, code);
           return null;
         });
   }

@@ -1,11 +1,11 @@
 package org.nineveils.app.wear.looks;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.nineveils.app.base.undo.Journal;
 import org.nineveils.app.base.undo.Undo;
 import org.nineveils.app.photo.render.Answers;
-import org.nineveils.app.wear.fitting.FittingRow;
 import org.nineveils.app.wear.fitting.FittingService;
 import org.nineveils.app.wear.fitting.FittingStates;
 import org.nineveils.document.Fields;
@@ -18,14 +18,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.context.request.WebRequest;
 
 /** Looks of her own: kept, named, discarded, worn. */
 @RestController
-@RequestMapping("/api/looks")
 class OwnLooksApi {
   private static final String UNDO = "/api/desk/undo";
 
@@ -49,7 +47,7 @@ class OwnLooksApi {
   }
 
   /** All looks as fittings of a wardrobe wear them. */
-  @GetMapping
+  @GetMapping("/api/looks")
   Map<String, Object> all(@RequestParam("wardrobe") String wardrobe) {
     List<Map<String, Object>> all =
         looks.all().stream()
@@ -66,19 +64,19 @@ class OwnLooksApi {
   }
 
   /** Keeps what a fitting wears under a name. */
-  @PostMapping
+  @PostMapping("/api/looks")
   Map<String, Object> keep(@RequestBody String body) {
     Fields f = Json.read(body, "The request");
     return said(looks.keep(f.whole("fitting"), f.text("name")));
   }
 
-  @PutMapping("/{id}")
+  @PutMapping("/api/looks/{id}")
   Map<String, Object> rename(@PathVariable("id") long id, @RequestBody String body) {
     looks.rename(id, Json.read(body, "The request").text("name"));
     return said("The look has its new name.");
   }
 
-  @DeleteMapping("/{id}")
+  @DeleteMapping("/api/looks/{id}")
   Map<String, Object> remove(@PathVariable("id") long id) {
     String name = looks.get(id).name();
     looks.remove(id);
@@ -86,18 +84,20 @@ class OwnLooksApi {
   }
 
   /** Lets a photo wear a look, and gives its fitting. */
-  @PostMapping("/{id}/wear/{fitting}")
-  Map<String, Object> wear(@PathVariable("id") long id, @PathVariable("fitting") long fitting) {
-    looks.wear(id, fitting);
-    FittingRow row = fittings.get(fitting);
-    return states.of(row);
+  @PostMapping("/api/fittings/{id}/look")
+  Map<String, Object> wear(@PathVariable("id") long fitting, @RequestBody String body) {
+    OwnLook look = looks.get(Json.read(body, "The request").whole("look"));
+    looks.wear(look, fitting);
+    Map<String, Object> out = new LinkedHashMap<>(states.of(fittings.get(fitting)));
+    out.put("said", "The photo wears “%s”.".formatted(look.name()));
+    return out;
   }
 
-  /** A photo of hers, plain or in the look, small. */
-  @GetMapping("/{id}/small")
+  /** A photo of hers in the look, small. */
+  @GetMapping("/api/looks/{id}/small")
   ResponseEntity<byte[]> small(
-      @PathVariable("id") long id, @RequestParam("after") boolean after, WebRequest request) {
-    return Answers.jpeg(pictures.small(looks.get(id), after), request);
+      @PathVariable("id") long id, @RequestParam("photo") long photo, WebRequest request) {
+    return Answers.jpeg(pictures.small(looks.get(id), photo), request);
   }
 
   private Map<String, Object> said(String sentence) {

@@ -36,7 +36,7 @@ class OwnLookKeysTest {
 
   private void keep(String name, String... worn) {
     Fitting look = new Fitting(java.util.Arrays.stream(worn).map(Worn::fresh).toList());
-    store.add(new OwnLook(0, name, look, 0, Map.of(), ""));
+    store.add(name, look, 0);
   }
 
   private List<String> of(String name) {

@@ -144,9 +144,13 @@ class OwnLooksIT {
       var past = http.json("POST", "/api/stall/hand-out/1", "{\"name\":\"X\",\"picks\":[]}");
       assertThat(past.statusCode()).as("no way round").isEqualTo(422);
 
-      page.locator("[aria-label='Hand out Quiet']").click();
-      look("Quiet").locator("dialog .primary").click();
-      page.locator(".said").getByText("“Quiet” is out under").waitFor();
+      http.json("PUT", "/api/looks/1", "{\"name\":\"Still\"}");
+      page.reload();
+      page.locator("[aria-label='Hand out Still']").click();
+      look("Still").locator("dialog .primary").click();
+      page.locator(".said").getByText("“Still” is out under").waitFor();
+      http.json("POST", "/api/desk/undo?redo=false", "{}");
+      page.reload(); // its name is taken back, what is out stays out
       String code = look("Quiet").locator("[data-code]").innerText();
       String go = http.json("POST", "/api/desk/fetch", "{\"code\":\"" + code + "\"}").body();
       String fetched = http.get(go.replaceAll(".*\"go\":\"([^\"]+)\".*", "$1")).body();
@@ -156,14 +160,16 @@ class OwnLooksIT {
       http.json("DELETE", "/api/desk/" + moss, "");
       page.reload();
       assertThat(look("Quiet, deep").innerText()).contains("“Mosses 1.0” is not at the desk");
-      assertThat(http.json("POST", "/api/looks/2/wear/1", "{}").statusCode()).isEqualTo(422);
+      assertThat(http.json("POST", "/api/fittings/1/look", "{\"look\":2}").statusCode())
+          .isEqualTo(422);
       take(mosses);
       page.reload();
       assertThat(look("Quiet, deep").innerText()).doesNotContain("not at the desk");
       look("Quiet, deep").getByText("Try it on").click();
       page.waitForURL("**/desk/fitting/*#look=2");
       room.settle();
-      assertThat(http.json("POST", "/api/looks/2/wear/1", "{}").statusCode()).isEqualTo(200);
+      assertThat(http.json("POST", "/api/fittings/1/look", "{\"look\":2}").statusCode())
+          .isEqualTo(200);
 
       page.navigate("/desk/looks");
       look("Quiet").locator(".own-look-name [name=name]").fill("quiet, DEEP");
