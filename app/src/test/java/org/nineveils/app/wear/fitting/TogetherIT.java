@@ -19,7 +19,7 @@ class TogetherIT extends FittingTrial {
   }
 
   private void choose(String words) {
-    page.locator(".find-line summary").click();
+    page.locator(".worn-from summary").click();
     page.locator("[data-worn-together]").getByText(words).click();
   }
 
